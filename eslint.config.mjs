@@ -1,0 +1,66 @@
+import next from 'eslint-config-next'
+import jsdoc from 'eslint-plugin-jsdoc'
+import tseslint from 'typescript-eslint'
+
+/** What core may never touch: the clock, randomness, the environment, storage, the network. */
+const SIDE_EFFECTS = [
+  { selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']", message: 'core gets the time as an argument' },
+  { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'core gets the time as an argument' },
+  { selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']", message: 'core gets randomness as a seed' },
+  { selector: "MemberExpression[object.name='process']", message: 'core reads no environment' },
+]
+
+export default tseslint.config(
+  { ignores: ['.next/**', 'node_modules/**', 'reports/**', 'coverage/**', 'next-env.d.ts', 'test-results/**'] },
+  ...next,
+  ...tseslint.configs.strictTypeChecked.map((c) => ({ ...c, files: ['**/*.ts', '**/*.tsx'] })),
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      'no-restricted-syntax': ['error', { selector: 'ExportDefaultDeclaration', message: 'named exports only' }],
+    },
+  },
+  {
+    // Next and the tools ask for default exports here.
+    files: ['src/app/**', '*.config.ts', '*.config.mjs'],
+    rules: { 'no-restricted-syntax': 'off' },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    plugins: { jsdoc },
+    rules: {
+      'no-restricted-globals': ['error', 'fetch', 'window', 'document', 'localStorage', 'indexedDB', 'performance', 'setTimeout', 'setInterval', 'crypto'],
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { group: ['@/features/*', '@/db/*', '@/ui/*', '@/app/*', '@/workers/*', '@/device/*'], message: 'core imports nothing above it' },
+            { group: ['react', 'react-dom', 'next', 'next/*', '@mantine/*', 'better-sqlite3', 'drizzle-orm*', 'node:*', 'fs', 'crypto', 'uuid'], message: 'core has no interface, storage or I/O' },
+          ],
+        },
+      ],
+      'no-restricted-syntax': ['error', ...SIDE_EFFECTS, { selector: 'ExportDefaultDeclaration', message: 'named exports only' }],
+      'jsdoc/require-jsdoc': ['error', { publicOnly: true, require: { FunctionDeclaration: true } }],
+      'jsdoc/check-param-names': 'error',
+    },
+  },
+  {
+    // Validator and planner must not share code paths: one checks the other.
+    files: ['src/core/planning/validate.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns: [{ group: ['./greedy*', './formulation*'], message: 'the validator is independent of the planners' }] }] },
+  },
+  {
+    files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'],
+    rules: {
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-member-access': 'off',
+    },
+  },
+  { files: ['**/*.mjs'], ...tseslint.configs.disableTypeChecked },
+)

@@ -1,0 +1,57 @@
+/** A place in the side view: x along the floor towards the wall, y up, both cm. The support is at x = 0. */
+export type Point = { readonly x: number; readonly y: number }
+
+/** Sum of two vectors. */
+export function add(a: Point, b: Point): Point {
+  return { x: a.x + b.x, y: a.y + b.y }
+}
+
+/** Vector from `b` to `a`. */
+export function subtract(a: Point, b: Point): Point {
+  return { x: a.x - b.x, y: a.y - b.y }
+}
+
+/** The point a fraction of the way from `a` to `b`. */
+export function between(a: Point, b: Point, fraction: number): Point {
+  return { x: a.x + (b.x - a.x) * fraction, y: a.y + (b.y - a.y) * fraction }
+}
+
+/** Distance, cm. */
+export function distance(a: Point, b: Point): number {
+  return Math.hypot(a.x - b.x, a.y - b.y)
+}
+
+/** Unit vector from `a` to `b`. */
+export function direction(a: Point, b: Point): Point {
+  const length = distance(a, b)
+  return { x: (b.x - a.x) / length, y: (b.y - a.y) / length }
+}
+
+/** A step of `length` along a tilt from the vertical, degrees; positive tilts towards the wall. */
+export function rise(from: Point, length: number, tiltDeg: number): Point {
+  const tilt = radians(tiltDeg)
+  return { x: from.x + length * Math.sin(tilt), y: from.y + length * Math.cos(tilt) }
+}
+
+/** A step of `length` at an angle above the floor, degrees; 0 points at the wall, 180 away from it. */
+export function polar(from: Point, length: number, angleDeg: number): Point {
+  const angle = radians(angleDeg)
+  return { x: from.x + length * Math.cos(angle), y: from.y + length * Math.sin(angle) }
+}
+
+/** Angle at `vertex` between the arms to `a` and `b`, 0…180°. */
+export function angleAt(vertex: Point, a: Point, b: Point): number {
+  const u = subtract(a, vertex)
+  const v = subtract(b, vertex)
+  return degrees(Math.abs(Math.atan2(u.x * v.y - u.y * v.x, u.x * v.x + u.y * v.y)))
+}
+
+/** Degrees to radians. */
+export function radians(deg: number): number {
+  return (deg * Math.PI) / 180
+}
+
+/** Radians to degrees. */
+export function degrees(rad: number): number {
+  return (rad * 180) / Math.PI
+}

@@ -1,0 +1,147 @@
+import type { Day } from '../day'
+import { findById, type Library } from '../practice/library'
+import type { Family, Stage } from '../practice/schema'
+import { foldEvidence, type Evidence } from './evidence'
+import { evaluateGate, type GateResult } from './gate'
+import { afterSatisfied, predecessorOf, successorsOf, withPredecessors } from './ladder'
+import { standingOf, type Standing } from './standing'
+import { stepBackReason, type StepBackReason } from './step-back'
+
+export type Outcome = 'not-now' | 'step-back' | 'offer' | 'once-more' | 'near' | 'build' | 'held'
+
+export type Reason =
+  | StepBackReason
+  | { readonly code: 'standing'; readonly standing: Standing }
+  | { readonly code: 'no-standing' }
+  | { readonly code: 'gate'; readonly result: GateResult }
+  | { readonly code: 'no-gates' }
+  /** Full inversions and falls wait for the health screen, whatever the arms can do. */
+  | { readonly code: 'screening-not-recorded'; readonly tags: readonly string[] }
+  | { readonly code: 'placed-not-proven'; readonly stageId: string }
+  | { readonly code: 'top-of-ladder' }
+
+export type Decision = {
+  readonly studentId: string
+  readonly family: Family
+  readonly asOf: Day
+  readonly outcome: Outcome
+  readonly standing: Standing | null
+  /** The stage the outcome speaks of: the next one, or the one to step back to. Null at the top. */
+  readonly targetId: string | null
+  readonly reasons: readonly Reason[]
+  /** Gates that still stand between here and the target. */
+  readonly missing: readonly GateResult[]
+  /** The one gate that alone would change the answer, where there is one. */
+  readonly wouldChange: GateResult | null
+}
+
+export type ScreeningState = 'recorded' | 'not-recorded'
+
+const BEST_FIRST: readonly Outcome[] = ['offer', 'once-more', 'near', 'build']
+
+/**
+ * Where somebody stands in a family and what comes next, as of a day, with the evidence it came from.
+ * The same facts in any order of arrival give the same decision.
+ */
+export function decide(
+  practice: Library,
+  family: Family,
+  studentId: string,
+  allEvidence: Evidence,
+  screening: ScreeningState,
+  asOf: Day,
+): Decision {
+  const evidence = foldEvidence(allEvidence, asOf)
+  const stages = practice.stages.filter((stage) => stage.family === family)
+  const standing = standingOf(stages, evidence, asOf)
+  const base = { studentId, family, asOf, standing }
+  const standingReason: Reason = standing ? { code: 'standing', standing } : { code: 'no-standing' }
+
+  const back = standing ? stepBackReason(standing, evidence, practice.faults, asOf) : null
+  if (standing && back) {
+    const targetId = stepsBelow(stages, standing.stageId, back.code === 'layoff' ? back.rungs : 1)
+    return { ...base, outcome: 'step-back', targetId, reasons: [back, standingReason], missing: [], wouldChange: null }
+  }
+
+  const judged = candidates(stages, standing).map((stage) => judge(practice, stage, standing, evidence, screening, asOf))
+  const best = BEST_FIRST.flatMap((outcome) => judged.filter((j) => j.outcome === outcome)).at(0)
+  if (!best)
+    return {
+      ...base,
+      outcome: 'held',
+      targetId: null,
+      reasons: [standingReason, { code: 'top-of-ladder' }],
+      missing: [],
+      wouldChange: null,
+    }
+  return { ...base, ...best, reasons: [standingReason, ...best.reasons] }
+}
+
+/**
+ * Successors of the standing; without a standing, the foot of the ladder. Off a side branch that leads nowhere
+ * further, every open stage that does lead on; at the last stage, nothing.
+ */
+function candidates(stages: readonly Stage[], standing: Standing | null): Stage[] {
+  if (!standing) return stages.filter((stage) => stage.after.all.length + stage.after.any.length === 0)
+  if (stages.at(-1)?.id === standing.stageId) return []
+  const credited = withPredecessors(stages, standing.stageId)
+  const open = stages.filter((stage) => !credited.has(stage.id) && afterSatisfied(stage, credited))
+  const next = successorsOf(stages, standing.stageId).filter((stage) => open.includes(stage))
+  return next.length > 0 ? next : open.filter((stage) => successorsOf(stages, stage.id).length > 0)
+}
+
+type Judgement = Pick<Decision, 'outcome' | 'targetId' | 'reasons' | 'missing' | 'wouldChange'>
+
+function judge(
+  practice: Library,
+  stage: Stage,
+  standing: Standing | null,
+  evidence: Evidence,
+  screening: ScreeningState,
+  asOf: Day,
+): Judgement {
+  const gates = stage.gates.filter((gate) => gate.life === 'standing')
+  const results = gates.map((gate) =>
+    evaluateGate(gate, findById(practice.checks, gate.check), stage, evidence.observations, asOf),
+  )
+  const missing = results.filter((result) => result.state !== 'met')
+  const reasons: Reason[] = results.map((result) => ({ code: 'gate', result }))
+  if (gates.length === 0) reasons.push({ code: 'no-gates' })
+
+  const open = outcomeOf(results)
+  const holds = holdingBack(stage, standing, screening)
+  const outcome = open === 'offer' && holds.length > 0 ? 'once-more' : open
+  return {
+    outcome,
+    targetId: stage.id,
+    reasons: [...reasons, ...holds],
+    missing,
+    wouldChange: missing.length === 1 && holds.length === 0 ? (missing[0] ?? null) : null,
+  }
+}
+
+function outcomeOf(results: readonly GateResult[]): Outcome {
+  const states = results.map((result) => result.state)
+  if (states.every((s) => s === 'met')) return 'offer'
+  if (states.every((s) => s === 'met' || s === 'confirm')) return 'once-more'
+  if (states.every((s) => s === 'met' || s === 'confirm' || s === 'near')) return 'near'
+  return 'build'
+}
+
+/** What keeps a stage from being offered although every gate is met. */
+function holdingBack(stage: Stage, standing: Standing | null, screening: ScreeningState): Reason[] {
+  const holds: Reason[] = []
+  const { HBH = 0, FR = 0, HB = 0 } = stage.load
+  if (screening === 'not-recorded' && (HBH >= 3 || FR >= 2)) {
+    const tags = [...(HBH >= 3 ? [`HBH${HBH}`] : []), ...(FR >= 2 ? [`FR${FR}`] : [])]
+    holds.push({ code: 'screening-not-recorded', tags })
+  }
+  if (standing?.by === 'placement' && (FR >= 3 || HB >= 3)) holds.push({ code: 'placed-not-proven', stageId: standing.stageId })
+  return holds
+}
+
+function stepsBelow(stages: readonly Stage[], stageId: string, rungs: number): string {
+  let at = stageId
+  for (let i = 0; i < rungs; i += 1) at = predecessorOf(stages, at)?.id ?? at
+  return at
+}

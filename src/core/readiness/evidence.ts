@@ -1,0 +1,85 @@
+import type { Day } from '../day'
+
+/** Result of a check: a single value, or one a side. Yes is 1 and no is 0. */
+export type Values = { readonly single?: number; readonly left?: number; readonly right?: number }
+
+/** What every stored fact carries; see docs/architecture.md on append-only facts. */
+export type Fact = {
+  readonly id: string
+  readonly studentId: string
+  readonly day: Day
+  /** Hybrid logical clock: orders facts whatever the devices' clocks say. */
+  readonly hlc: string
+  /** The fact that this one corrects, if any. */
+  readonly replaces: string | null
+}
+
+export type Observation = Fact & {
+  readonly kind: 'observation'
+  readonly checkId: string
+  readonly values: Values
+  readonly aided: boolean
+  /** False when the start shape, breath or a named limit was not kept. */
+  readonly valid: boolean
+  readonly faults: readonly string[]
+  /** Someone who watched only this person (ruling 6). */
+  readonly watched: boolean
+  readonly note: string
+  /** A correction that takes the earlier entry back without putting another in its place. */
+  readonly withdrawn: boolean
+}
+
+export type AttemptLevel = 'took-off' | 'hop' | 'touched' | 'held' | 'practised'
+
+export type Attempt = Fact & {
+  readonly kind: 'attempt'
+  readonly stageId: string
+  readonly level: AttemptLevel
+  readonly outcome: 'clean' | 'not-yet' | 'stopped'
+  readonly exitControlled: boolean
+  readonly help: 'alone' | 'touched' | 'carried'
+  readonly faults: readonly string[]
+  /** Why the work ended, where it was not the student's own fault (ruling 7). */
+  readonly endedBy: 'self' | 'spent-arms' | 'helper' | 'setup' | null
+  readonly classId: string | null
+  readonly withdrawn: boolean
+}
+
+export type Placement = Fact & {
+  readonly kind: 'placement'
+  /** Null takes an earlier placement back. */
+  readonly stageId: string | null
+}
+
+export type Evidence = {
+  readonly observations: readonly Observation[]
+  readonly attempts: readonly Attempt[]
+  readonly placements: readonly Placement[]
+}
+
+export const NO_EVIDENCE: Evidence = { observations: [], attempts: [], placements: [] }
+
+/** Results older than this prove nothing (ruling 4), days. */
+export const EVIDENCE_WINDOW_DAYS = 42
+/** A placement by eye lasts this long unless confirmed (ruling 5), days. */
+export const PLACEMENT_DAYS = 28
+
+/**
+ * Facts as they stood on a day: corrections applied, later days left out, in clock order whatever order they came in.
+ */
+export function foldEvidence(evidence: Evidence, asOf: Day): Evidence {
+  return {
+    observations: fold(evidence.observations, asOf).filter((fact) => !fact.withdrawn),
+    attempts: fold(evidence.attempts, asOf).filter((fact) => !fact.withdrawn),
+    placements: fold(evidence.placements, asOf),
+  }
+}
+
+function fold<T extends Fact>(facts: readonly T[], asOf: Day): T[] {
+  const once = new Map(facts.filter((fact) => fact.day <= asOf).map((fact) => [fact.id, fact]))
+  const current = [...once.values()]
+  const replaced = new Set(current.map((fact) => fact.replaces))
+  return current
+    .filter((fact) => !replaced.has(fact.id))
+    .sort((a, b) => (a.day === b.day ? (a.hlc < b.hlc ? -1 : 1) : a.day < b.day ? -1 : 1))
+}

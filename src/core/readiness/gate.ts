@@ -1,0 +1,145 @@
+import { daysBetween, type Day } from '../day'
+import type { Gate, ReadinessCheck, Stage } from '../practice/schema'
+import { EVIDENCE_WINDOW_DAYS, type Observation, type Values } from './evidence'
+
+export type GateState = 'met' | 'confirm' | 'near' | 'unmet' | 'unknown'
+
+export type GateResult = {
+  readonly gate: Gate
+  readonly state: GateState
+  /** Newest clean day's value where there is one, else the best of the newest day; the weaker side where sides count. */
+  readonly value: number | null
+  readonly valueDay: Day | null
+  readonly cleanDays: number
+  readonly neededDays: number
+  readonly ofDays: number
+  /** Set when the newest clean day is older than the check stays fresh. */
+  readonly staleDays: number | null
+  /** Why the newest entry did not count, where it did not. */
+  readonly notCounted: 'invalid' | 'aided' | 'unwatched' | null
+  readonly evidenceIds: readonly string[]
+}
+
+/** ≥ gates are near from 80 % of the threshold, ≤ gates up to 25 % above it. */
+const NEAR_BELOW = 0.8
+const NEAR_ABOVE = 1.25
+
+/** How high the fall is: codes decide, the higher of word and code (ruling 1). */
+export function fallLevel(stage: Pick<Stage, 'load'>): 'low' | 'medium' | 'high' {
+  const level = stage.load.FR ?? 0
+  return level >= 3 ? 'high' : level === 2 ? 'medium' : 'low'
+}
+
+/** Clean days asked for, by fall level (ruling 4). */
+export const DAYS_BY_FALL = {
+  low: { clean: 1, of: 1 },
+  medium: { clean: 2, of: 3 },
+  high: { clean: 3, of: 4 },
+} as const
+
+type DayResult = { day: Day; passes: boolean; value: number; ids: string[]; notCounted: GateResult['notCounted'] }
+
+/**
+ * One standing gate against a person's observations as of a day.
+ * Only clean days make a gate fresh, so a later poor result can never renew an old good one.
+ * @param observations already folded, any check
+ */
+export function evaluateGate(
+  gate: Gate,
+  check: ReadinessCheck,
+  stage: Pick<Stage, 'load'>,
+  observations: readonly Observation[],
+  asOf: Day,
+): GateResult {
+  const rule = gate.days ?? DAYS_BY_FALL[fallLevel(stage)]
+  const recent = observations.filter(
+    (o) => o.checkId === gate.check && daysBetween(o.day, asOf) <= Math.max(EVIDENCE_WINDOW_DAYS, check.freshDays),
+  )
+  const days = resultsByDay(gate, check, recent)
+  const window = days.slice(-rule.of)
+  const clean = window.filter((d) => d.passes)
+  const newestClean = clean.at(-1)
+  const newest = days.at(-1)
+  const age = newestClean ? daysBetween(newestClean.day, asOf) : null
+  const staleDays = age !== null && age > check.freshDays ? age : null
+  const shown = newestClean ?? newest
+  return {
+    gate,
+    state: stateOf(gate, check, days, clean.length >= rule.clean, newestClean !== undefined, staleDays),
+    value: shown?.value ?? null,
+    valueDay: shown?.day ?? null,
+    cleanDays: clean.length,
+    neededDays: rule.clean,
+    ofDays: rule.of,
+    staleDays,
+    notCounted: newestClean ? null : (newest?.notCounted ?? null),
+    evidenceIds: window.flatMap((d) => d.ids),
+  }
+}
+
+function stateOf(
+  gate: Gate,
+  check: ReadinessCheck,
+  days: readonly DayResult[],
+  enoughDays: boolean,
+  anyClean: boolean,
+  staleDays: number | null,
+): GateState {
+  if (days.length === 0) return 'unknown'
+  if (enoughDays && staleDays === null) return 'met'
+  if (anyClean) return 'confirm'
+  return days.some((d) => d.notCounted === null && isNear(gate, check, d.value)) ? 'near' : 'unmet'
+}
+
+function resultsByDay(gate: Gate, check: ReadinessCheck, observations: readonly Observation[]): DayResult[] {
+  const byDay = new Map<Day, Observation[]>()
+  for (const o of observations) byDay.set(o.day, [...(byDay.get(o.day) ?? []), o])
+  return [...byDay.entries()]
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .flatMap(([day, entries]) => {
+      const tries = entries.flatMap((o) => {
+        const value = gateValue(gate, check, o.values)
+        return value === null ? [] : [{ value, id: o.id, notCounted: whyNot(gate, o) }]
+      })
+      const counted = tries.filter((t) => t.notCounted === null)
+      const best = bestOf(check, counted) ?? bestOf(check, tries)
+      if (!best) return []
+      const passes = counted.length > 0 && satisfies(gate, best.value)
+      return [{ day, passes, value: best.value, ids: tries.map((t) => t.id), notCounted: best.notCounted }]
+    })
+}
+
+function whyNot(gate: Gate, o: Observation): GateResult['notCounted'] {
+  if (!o.valid) return 'invalid'
+  if (!o.watched) return 'unwatched'
+  return o.aided && !gate.aidedOk ? 'aided' : null
+}
+
+function bestOf<T extends { value: number }>(check: ReadinessCheck, tries: readonly T[]): T | undefined {
+  const sign = check.betterIs === 'less' ? -1 : 1
+  return tries.reduce<T | undefined>((best, t) => (best && sign * best.value >= sign * t.value ? best : t), undefined)
+}
+
+/** The value a gate looks at: the weaker side where each side counts. */
+export function gateValue(gate: Gate, check: ReadinessCheck, values: Values): number | null {
+  if (gate.side === 'single') return values.single ?? weaker(check, values)
+  return weaker(check, values)
+}
+
+function weaker(check: ReadinessCheck, { left, right }: Values): number | null {
+  if (left === undefined || right === undefined) return null
+  return check.betterIs === 'less' ? Math.max(left, right) : Math.min(left, right)
+}
+
+function satisfies(gate: Gate, value: number): boolean {
+  if (gate.op === 'recorded') return true
+  if (gate.op === 'yes') return value === 1
+  if (gate.value === undefined) return false
+  return gate.op === '>=' ? value >= gate.value : value <= gate.value
+}
+
+function isNear(gate: Gate, check: ReadinessCheck, value: number): boolean {
+  if (gate.op === 'yes' || gate.op === 'recorded' || gate.value === undefined) return false
+  if (check.kind === 'level') return value === gate.value - 1
+  return gate.op === '>=' ? value >= gate.value * NEAR_BELOW : value <= gate.value * NEAR_ABOVE
+}

@@ -1,0 +1,31 @@
+import { formatLength, type LengthUnit } from '../units'
+
+/** How numbers are printed: the units somebody chose. */
+export type Wording = { readonly units: LengthUnit }
+
+export const METRIC: Wording = { units: 'cm' }
+
+/** A length in the chosen units. */
+export function length(cm: number, { units }: Wording): string {
+  return formatLength(cm, units)
+}
+
+/** Whole degrees. */
+export function deg(value: number): string {
+  return `${Math.round(value)}°`
+}
+
+/** Whole percent from a share. */
+export function percent(share: number): string {
+  return `${Math.round(share * 100)} %`
+}
+
+/** One decimal at most, no trailing zero. */
+export function plain(value: number): string {
+  return String(Math.round(value * 10) / 10)
+}
+
+/** `1 day`, `2 days`. */
+export function count(n: number, one: string, many = `${one}s`): string {
+  return `${n} ${n === 1 ? one : many}`
+}

@@ -1,0 +1,2 @@
+// Stands in for 'server-only' under Jest.
+export {}
