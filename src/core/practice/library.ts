@@ -2,9 +2,10 @@ import { z } from 'zod'
 import checksData from './data/checks.json'
 import counterposesData from './data/counterposes.json'
 import faultsData from './data/faults.json'
+import setupsData from './data/setups.json'
 import fsData from './data/stages/fs.json'
 import warmupsData from './data/warmups.json'
-import { BlockSchema, CheckSchema, FAMILIES, FaultSchema, StageSchema, type Family, type Fault, type PracticeBlock, type ReadinessCheck, type Stage } from './schema'
+import { BlockSchema, CheckSchema, FAMILIES, FaultSchema, SetupEntrySchema, StageSchema, type Family, type Fault, type PracticeBlock, type ReadinessCheck, type SetupEntry, type Stage } from './schema'
 
 /** The practice as data: stages in the order of their ladders, and everything they point at. */
 export type Library = {
@@ -13,10 +14,11 @@ export type Library = {
   readonly faults: readonly Fault[]
   readonly warmups: readonly PracticeBlock[]
   readonly counterposes: readonly PracticeBlock[]
+  readonly setups: readonly SetupEntry[]
 }
 
 /** Raw files before validation, so that a test or an override can change one. */
-export type LibrarySource = { stages: unknown; checks: unknown; faults: unknown; warmups: unknown; counterposes: unknown }
+export type LibrarySource = { stages: unknown; checks: unknown; faults: unknown; warmups: unknown; counterposes: unknown; setups: unknown }
 
 /** The files that ship with the app. */
 export const SHIPPED: LibrarySource = {
@@ -25,6 +27,7 @@ export const SHIPPED: LibrarySource = {
   faults: faultsData,
   warmups: warmupsData,
   counterposes: counterposesData,
+  setups: setupsData,
 }
 
 /** Validates raw files. Throws on a malformed entry: a wrong shipped file is a bug, caught by the integrity test. */
@@ -35,6 +38,7 @@ export function buildLibrary(source: LibrarySource): Library {
     faults: z.array(FaultSchema).parse(source.faults),
     warmups: z.array(BlockSchema).parse(source.warmups),
     counterposes: z.array(BlockSchema).parse(source.counterposes),
+    setups: z.array(SetupEntrySchema).parse(source.setups),
   }
 }
 

@@ -112,3 +112,6 @@ export const BlockSchema = z.strictObject({
   for: z.array(z.strictObject({ tag: z.enum(LOAD_TAGS), level: z.number().int().min(1).max(3) })).default([]),
 })
 export type PracticeBlock = z.infer<typeof BlockSchema>
+
+export const SetupEntrySchema = z.strictObject({ id: z.string().startsWith('SETUP-'), name: z.string().max(60) })
+export type SetupEntry = z.infer<typeof SetupEntrySchema>

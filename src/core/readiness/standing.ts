@@ -28,13 +28,19 @@ export function standingOf(stages: readonly Stage[], evidence: Evidence, asOf: D
   return order(stages, placed.stageId) > order(stages, shown.stageId) ? placed : shown
 }
 
+/**
+ * Held once it was clean on its days: some run of days within the window satisfied the rule. Later poor days do not take
+ * the standing away by themselves; stepping back has its own reasons (ruling 7).
+ */
 function heldByCleanDays(stage: Stage, attempts: readonly Attempt[], asOf: Day): Standing | null {
   const rule = DAYS_BY_FALL[fallLevel(stage)]
   const mine = attempts.filter((a) => a.stageId === stage.id && daysBetween(a.day, asOf) <= EVIDENCE_WINDOW_DAYS)
-  const days = [...new Set(mine.map((a) => a.day))].sort().slice(-rule.of)
-  const clean = days.filter((day) => mine.some((a) => a.day === day && countsAsClean(a)))
+  const days = [...new Set(mine.map((a) => a.day))].sort()
+  const isClean = (day: Day): boolean => mine.some((a) => a.day === day && countsAsClean(a))
+  const held = days.some((_, i) => days.slice(Math.max(0, i + 1 - rule.of), i + 1).filter(isClean).length >= rule.clean)
+  const clean = days.filter(isClean)
   const newest = clean.at(-1)
-  if (newest === undefined || clean.length < rule.clean) return null
+  if (!held || newest === undefined) return null
   return {
     stageId: stage.id,
     by: 'clean-days',

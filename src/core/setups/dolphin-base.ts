@@ -54,7 +54,7 @@ export function walkIn(target: Position): Placement {
 
 /** The walk-in drawn under the floor. */
 export function walkInDimension(target: Position): Dimension {
-  return { key: 'walk-in', from: { x: target.base.fromCm, y: 0 }, to: { x: 0, y: 0 }, valueCm: -target.base.fromCm, offsetCm: -9 }
+  return { key: 'walk-in', from: { x: target.base.fromCm, y: 0 }, to: { x: 0, y: 0 }, valueCm: -target.base.fromCm, offsetCm: -24 }
 }
 
 function farther(target: Position): number {

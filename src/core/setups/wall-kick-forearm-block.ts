@@ -122,8 +122,8 @@ function kickScene(
     props: [blockOutline(elbowToBlockCm, block.depth, block.height)],
     dimensions: [
       { ...walkInDimension(start) },
-      { key: 'elbow-to-wall', from: { x: 0, y: 0 }, to: { x: wallX, y: 0 }, valueCm: wallX, offsetCm: -20 },
-      { key: 'block-gap', from: { x: wallX - gapCm, y: 0 }, to: { x: wallX, y: 0 }, valueCm: gapCm, offsetCm: -9 },
+      { key: 'elbow-to-wall', from: { x: 0, y: 0 }, to: { x: wallX, y: 0 }, valueCm: wallX, offsetCm: -37 },
+      { key: 'block-gap', from: { x: wallX - gapCm, y: 0 }, to: { x: wallX, y: 0 }, valueCm: gapCm, offsetCm: -24 },
     ],
   })
 }

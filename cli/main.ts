@@ -1,0 +1,45 @@
+import { readFileSync } from 'node:fs'
+import { COMMANDS, InputError, LISTS } from './commands'
+
+/** `npm run -s core -- <command>`: one JSON object in, one JSON object out. */
+function main([name, what]: readonly string[]): number {
+  if (name === undefined || name === '--help' || name === 'help') {
+    print(help())
+    return 0
+  }
+  try {
+    if (name === 'list') {
+      const list = LISTS[what ?? '']
+      if (!list) throw new InputError(['list'], `Unknown list. Known: ${Object.keys(LISTS).join(', ')}.`)
+      print(JSON.stringify(list(), null, 2))
+      return 0
+    }
+    const command = COMMANDS.find((c) => c.name === name)
+    if (!command) throw new InputError(['command'], `Unknown command. Known: ${COMMANDS.map((c) => c.name).join(', ')}, list.`)
+    print(JSON.stringify(command.run(readInput()), null, 2))
+    return 0
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error
+    print(JSON.stringify({ error: { path: error.path, message: error.message } }))
+    return 2
+  }
+}
+
+function readInput(): unknown {
+  try {
+    return JSON.parse(readFileSync(0, 'utf8'))
+  } catch {
+    throw new InputError([], 'The input is not JSON.')
+  }
+}
+
+function help(): string {
+  const lines = COMMANDS.map(({ name, about, example }) => `${name}\n  ${about}\n  echo '${JSON.stringify(example)}' | npm run -s core -- ${name}`)
+  return [...lines, `list ${Object.keys(LISTS).join('|')}\n  npm run -s core -- list positions`].join('\n\n')
+}
+
+function print(text: string): void {
+  process.stdout.write(`${text}\n`)
+}
+
+process.exitCode = main(process.argv.slice(2))

@@ -1,0 +1,14 @@
+import { demoWorld } from '@/core/simulate/demo'
+import { dataFolder, databaseFile, openDb } from '@/db/open'
+import { seedDemo } from '@/db/seed'
+import { listStudents } from '@/db/students'
+
+/** Puts the demo world into an empty data folder: `tsx cli/seed.ts YYYY-MM-DD`. Does nothing where people are already. */
+const [asOf = ''] = process.argv.slice(2)
+if (!/^\d{4}-\d\d-\d\d$/.test(asOf)) {
+  process.stderr.write('seed wants a day such as 2026-03-05\n')
+  process.exitCode = 2
+} else {
+  const db = openDb(databaseFile(dataFolder()))
+  if (listStudents(db, { archived: true }).length === 0) seedDemo(db, demoWorld(asOf), asOf)
+}

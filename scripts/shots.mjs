@@ -1,0 +1,81 @@
+// Retakes docs/screenshots/ from the demo data at a fixed clock. `--only name` takes one, `--out folder` puts them elsewhere.
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { launchBrowser } from './browser.mjs'
+import { ensureBuilt, freePort, options, ROOT, run, startServer } from './lib.mjs'
+
+export const DAY = '2026-03-10'
+const NOW = `${DAY}T17:00:00Z`
+const LAPTOP = { width: 1280, height: 800 }
+const TABLET = { width: 820, height: 1180 }
+const PHONE = { width: 390, height: 844 }
+
+const given = options(process.argv.slice(2))
+const out = path.resolve(typeof given.out === 'string' ? given.out : path.join(ROOT, 'docs', 'screenshots'))
+
+const open = (href) => (page) => page.goto(href)
+const person = (name) => async (page) => {
+  await page.goto('/readiness')
+  await page.getByRole('link', { name }).click()
+  await page.getByRole('heading', { level: 1, name }).waitFor()
+}
+const setup = (id, who) => async (page) => {
+  await page.goto('/readiness')
+  const href = await page.getByRole('link', { name: who }).getAttribute('href')
+  await page.goto(`/setups?student=${href.split('/').at(-1)}&setup=${id}`)
+}
+const plan = async (page) => {
+  await page.goto('/plans')
+  await page.getByRole('link', { name: 'Tuesday upside down' }).first().click()
+  await page.getByRole('button', { name: /Make the plan|Plan again/ }).click()
+  await page.getByRole('link', { name: 'Take to class' }).waitFor()
+}
+const teach = async (page) => {
+  await plan(page)
+  await page.getByRole('link', { name: 'Take to class' }).click()
+  const start = page.getByRole('button', { name: 'Start the class' })
+  await start.or(page.getByRole('timer')).waitFor()
+  if (await start.isVisible()) await start.click()
+  await page.getByRole('timer').waitFor()
+  await page.getByRole('button', { name: /Next: Dolphin/ }).click()
+  await page.getByRole('button', { name: /Next: At the wall/ }).click()
+  await page.waitForTimeout(800)
+}
+
+/** name → size, scheme and how to get there, in an order that builds the state they need. */
+const VIEWS = [
+  { name: 'today', size: LAPTOP, go: open('/') },
+  { name: 'today-phone', size: PHONE, go: open('/') },
+  { name: 'students', size: LAPTOP, go: open('/students') },
+  { name: 'readiness', size: LAPTOP, go: open('/readiness') },
+  { name: 'readiness-dark', size: LAPTOP, scheme: 'dark', go: open('/readiness') },
+  { name: 'person', size: LAPTOP, go: person('Greta Sommerby') },
+  { name: 'setup-kick', size: LAPTOP, go: setup('SETUP-wall-kick-forearm-block', 'Ines Calder') },
+  { name: 'setup-strap', size: LAPTOP, go: setup('SETUP-dolphin-strap', 'Bertram Oake') },
+  { name: 'plan', size: LAPTOP, go: plan, full: true },
+  { name: 'sheet', size: LAPTOP, go: async (page) => { await plan(page); await page.getByRole('link', { name: 'Printed sheet' }).click(); await page.getByRole('button', { name: 'Print' }).waitFor() } },
+  { name: 'teach-tablet', size: TABLET, go: teach },
+  { name: 'library', size: LAPTOP, go: open('/library') },
+]
+
+const wanted = VIEWS.filter(({ name }) => given.only === undefined || String(given.only).split(',').includes(name))
+if (!(await ensureBuilt())) process.exit(1)
+mkdirSync(out, { recursive: true })
+const data = mkdtempSync(path.join(tmpdir(), 'levitar-shots-'))
+await run('npx', ['tsx', 'cli/seed.ts', DAY], { env: { LEVITAR_DATA: data } })
+const { child, address } = await startServer({ port: await freePort(), data, now: NOW })
+const browser = await launchBrowser()
+for (const { name, size, scheme = 'light', go, full = false } of wanted) {
+  const context = await browser.newContext({ viewport: size, baseURL: address, colorScheme: scheme, reducedMotion: 'reduce' })
+  const page = await context.newPage()
+  await go(page)
+  await page.waitForLoadState('networkidle')
+  await page.waitForTimeout(250)
+  await page.screenshot({ path: path.join(out, `${name}.png`), fullPage: full })
+  await context.close()
+  console.log(name)
+}
+await browser.close()
+child.kill('SIGTERM')
+rmSync(data, { recursive: true, force: true })

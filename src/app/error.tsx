@@ -1,0 +1,19 @@
+'use client'
+
+import { Button, Group, Stack, Text, Title } from '@mantine/core'
+import { LinkButton } from '@/ui/link-button'
+
+export default function PageError({ reset }: { error: Error; reset: () => void }) {
+  return (
+    <Stack align="flex-start">
+      <Title order={1}>This page stumbled</Title>
+      <Text>Nothing that was stored is lost. Try once more, or go back to Today.</Text>
+      <Group>
+        <Button onClick={reset}>Try once more</Button>
+        <LinkButton href="/" variant="default">
+          Back to Today
+        </LinkButton>
+      </Group>
+    </Stack>
+  )
+}

@@ -1,0 +1,38 @@
+import '@mantine/core/styles.css'
+import '@mantine/charts/styles.css'
+import '@mantine/spotlight/styles.css'
+import '@fontsource-variable/source-sans-3'
+import '../ui/global.css'
+import { ColorSchemeScript, mantineHtmlProps, MantineProvider } from '@mantine/core'
+import type { Metadata, Viewport } from 'next'
+import type { ReactNode } from 'react'
+import { shellData } from '@/features/studio/queries'
+import { UnitSwitch } from '@/features/studio/components/unit-switch'
+import { Shell } from '@/ui/shell/shell'
+import { theme } from '@/ui/theme'
+import { WordingProvider } from '@/ui/wording'
+
+export const metadata: Metadata = { title: { default: 'Levitar', template: '%s · Levitar' }, description: 'Preparing inversions and arm balances' }
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 }
+// Every page shows what is stored now.
+export const dynamic = 'force-dynamic'
+
+export default function RootLayout({ children }: { children: ReactNode }) {
+  const { studioName, units, entries } = shellData()
+  return (
+    <html lang="en" {...mantineHtmlProps}>
+      <head>
+        <ColorSchemeScript defaultColorScheme="auto" />
+      </head>
+      <body>
+        <MantineProvider theme={theme} defaultColorScheme="auto">
+          <WordingProvider value={{ units }}>
+            <Shell studioName={studioName} entries={entries} unitSwitch={<UnitSwitch units={units} />}>
+              {children}
+            </Shell>
+          </WordingProvider>
+        </MantineProvider>
+      </body>
+    </html>
+  )
+}

@@ -1,0 +1,28 @@
+import { Divider, Stack } from '@mantine/core'
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { ArchiveButton, ProfileForm } from '@/features/students/components/profile-form'
+import { profileValues, studentProfile } from '@/features/students/queries'
+import { LinkButton } from '@/ui/link-button'
+import { PageHead } from '@/ui/page-head'
+
+export const metadata: Metadata = { title: 'Profile' }
+
+export default async function StudentPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const student = studentProfile(id)
+  if (!student) notFound()
+  return (
+    <Stack>
+      <PageHead title={student.name} lead={student.archivedDay ? 'Archived.' : 'Whose body is being measured for?'}>
+        <LinkButton href={`/readiness/${id}`}>Readiness</LinkButton>
+        <LinkButton href={`/setups?student=${id}`} variant="default">
+          Setups
+        </LinkButton>
+      </PageHead>
+      <ProfileForm key={id} initial={profileValues(student)} />
+      <Divider />
+      <ArchiveButton id={id} name={student.name} archived={student.archivedDay !== null} />
+    </Stack>
+  )
+}

@@ -1,0 +1,21 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { TeachScreen } from '@/features/teaching/components/teach-screen'
+import { teachData } from '@/features/teaching/queries'
+import { PageHead } from '@/ui/page-head'
+import { SafetyLine } from '@/ui/safety-line'
+
+export const metadata: Metadata = { title: 'Teach' }
+
+export default async function TeachClassPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const data = teachData(id)
+  if (!data) notFound()
+  return (
+    <>
+      <PageHead title={data.title} />
+      <TeachScreen key={id} data={data} />
+      <SafetyLine />
+    </>
+  )
+}

@@ -1,0 +1,115 @@
+import { findById, type Library } from '../practice/library'
+import { withPredecessors } from '../readiness/ladder'
+import { OVERRIDE_REASONS, type ClassBrief, type Participant, type Plan, type PlanBlock, type Version } from './plan'
+
+export type Violation =
+  | { readonly code: 'over-time'; readonly plannedS: number; readonly allowedS: number }
+  | { readonly code: 'blocks-overlap'; readonly atS: number }
+  | { readonly code: 'bay-shared'; readonly atS: number; readonly bay: number }
+  | { readonly code: 'bay-missing'; readonly atS: number; readonly bay: number; readonly bays: number }
+  | { readonly code: 'twice-at-once'; readonly atS: number; readonly studentId: string }
+  | { readonly code: 'above-decision'; readonly studentId: string; readonly stageId: string; readonly overridden: boolean }
+  | { readonly code: 'stock-exceeded'; readonly kind: 'straps' | 'blocks'; readonly needed: number; readonly have: number }
+  | { readonly code: 'load-without-warm-up'; readonly stageId: string; readonly warmupId: string }
+  | { readonly code: 'load-without-counterpose'; readonly stageId: string; readonly counterposeId: string }
+  | { readonly code: 'left-out'; readonly studentId: string }
+
+/**
+ * Re-checks every hard rule on any plan, whoever made it. Shares no code with the planners on purpose.
+ * An overridden version is still listed, marked as the teacher's own call.
+ */
+export function validatePlan(practice: Library, brief: ClassBrief, plan: Plan): Violation[] {
+  return [
+    ...timing(plan, brief.minutes * 60),
+    ...plan.blocks.flatMap((block) => (block.kind === 'waves' ? bayUse(block, brief.bays) : [])),
+    ...plan.blocks.flatMap((block) => versionsOf(block).flatMap((version) => decisionKept(practice, brief, version))),
+    ...plan.blocks.flatMap((block) => stockKept(brief, versionsOf(block))),
+    ...preparation(practice, plan),
+    ...everybodyIn(brief, plan),
+  ]
+}
+
+function versionsOf(block: PlanBlock): readonly Version[] {
+  return block.kind === 'skill' || block.kind === 'waves' ? block.versions : []
+}
+
+function timing(plan: Plan, allowedS: number): Violation[] {
+  const found: Violation[] = []
+  let end = 0
+  for (const block of plan.blocks) {
+    if (block.startS < end) found.push({ code: 'blocks-overlap', atS: block.startS })
+    end = block.startS + block.seconds
+  }
+  if (end > allowedS) found.push({ code: 'over-time', plannedS: end, allowedS })
+  return found
+}
+
+function bayUse(block: Extract<PlanBlock, { kind: 'waves' }>, bays: number): Violation[] {
+  return block.turns.flatMap((turn) => {
+    const found: Violation[] = []
+    const taken = new Set<number>()
+    const people = new Set<string>()
+    for (const { bay, studentId } of turn.up) {
+      if (bay < 1 || bay > bays) found.push({ code: 'bay-missing', atS: turn.startS, bay, bays })
+      if (taken.has(bay)) found.push({ code: 'bay-shared', atS: turn.startS, bay })
+      if (people.has(studentId)) found.push({ code: 'twice-at-once', atS: turn.startS, studentId })
+      taken.add(bay)
+      people.add(studentId)
+    }
+    if (turn.startS + block.turnS > block.startS + block.seconds)
+      found.push({ code: 'over-time', plannedS: turn.startS + block.turnS, allowedS: block.startS + block.seconds })
+    return found
+  })
+}
+
+function decisionKept(practice: Library, brief: ClassBrief, version: Version): Violation[] {
+  const participant = brief.participants.find((p) => p.studentId === version.studentId)
+  const stage = findById(practice.stages, version.stageId)
+  const waitsForScreen = (stage.load.FR ?? 0) >= 2 || (stage.load.HBH ?? 0) >= 3
+  if (participant && !waitsForScreen && isWithin(practice, participant, stage.id)) return []
+  const overridden = version.override !== null && OVERRIDE_REASONS.includes(version.override)
+  return [{ code: 'above-decision', studentId: version.studentId, stageId: version.stageId, overridden }]
+}
+
+function isWithin(practice: Library, p: Participant, stageId: string): boolean {
+  const foot = practice.stages.find((s) => s.id.startsWith('FS'))?.id
+  const top = p.outcome === 'step-back' ? p.targetId : p.standingId
+  if (stageId === foot || (top && withPredecessors(practice.stages, top).has(stageId))) return true
+  const opened = p.outcome === 'offer' || p.outcome === 'once-more' || p.standingId === null
+  return opened && stageId === p.targetId
+}
+
+function stockKept(brief: ClassBrief, versions: readonly Version[]): Violation[] {
+  return (['straps', 'blocks'] as const).flatMap((kind) => {
+    const needed = versions.reduce((sum, version) => sum + version[kind], 0)
+    const have = brief.stock[kind]
+    return needed > have ? [{ code: 'stock-exceeded' as const, kind, needed, have }] : []
+  })
+}
+
+function preparation(practice: Library, plan: Plan): Violation[] {
+  const ids = (kind: 'warm-up' | 'counterpose'): Set<string> =>
+    new Set(plan.blocks.flatMap((block) => (block.kind === kind && 'items' in block ? block.items.map((i) => i.id) : [])))
+  const warmed = ids('warm-up')
+  const countered = ids('counterpose')
+  const stages = [...new Set(plan.blocks.flatMap((block) => versionsOf(block).map((v) => v.stageId)))]
+  return stages.flatMap((stageId) => {
+    const { load } = findById(practice.stages, stageId)
+    const wants = (block: Library['warmups'][number]): boolean => block.for.some(({ tag, level }) => (load[tag] ?? 0) >= level)
+    return [
+      ...practice.warmups
+        .filter((block) => wants(block) && !warmed.has(block.id))
+        .map((block) => ({ code: 'load-without-warm-up' as const, stageId, warmupId: block.id })),
+      ...practice.counterposes
+        .filter((block) => wants(block) && !countered.has(block.id))
+        .map((block) => ({ code: 'load-without-counterpose' as const, stageId, counterposeId: block.id })),
+    ]
+  })
+}
+
+function everybodyIn(brief: ClassBrief, plan: Plan): Violation[] {
+  const inSkill = new Set(plan.blocks.flatMap((b) => (b.kind === 'skill' ? b.versions.map((v) => v.studentId) : [])))
+  return brief.participants
+    .filter((p) => !inSkill.has(p.studentId))
+    .map((p) => ({ code: 'left-out' as const, studentId: p.studentId }))
+}

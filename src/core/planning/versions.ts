@@ -1,0 +1,87 @@
+import type { Library } from '../practice/library'
+import { findById } from '../practice/library'
+import type { Stage } from '../practice/schema'
+import { withPredecessors } from '../readiness/ladder'
+import type { ClassBrief, Lock, Participant, Stock, Version } from './plan'
+
+/** Props one person holds in a setup; setups not listed need none from the cupboard. */
+const PROPS_OF_SETUP: Record<string, Stock> = {
+  'SETUP-dolphin-strap': { straps: 1, blocks: 0 },
+  'SETUP-dolphin-block': { straps: 0, blocks: 1 },
+  'SETUP-wall-kick-forearm-block': { straps: 0, blocks: 1 },
+}
+
+/** Attempts wait for a recorded health screen: nothing that leaves the floor or goes fully upside down is planned. */
+export function plannable(stage: Stage): boolean {
+  return (stage.load.FR ?? 0) < 2 && (stage.load.HBH ?? 0) < 3
+}
+
+/**
+ * The highest stage somebody may do tonight: what they hold, or the next where it is offered or wants one more look.
+ * Never above the decision.
+ */
+export function allowedStages(practice: Library, participant: Participant): Stage[] {
+  const { standingId, targetId, outcome } = participant
+  const open = new Set<string>()
+  if (outcome === 'step-back') {
+    if (targetId) for (const id of withPredecessors(practice.stages, targetId)) open.add(id)
+  } else {
+    if (standingId) for (const id of withPredecessors(practice.stages, standingId)) open.add(id)
+    if (targetId && (outcome === 'offer' || outcome === 'once-more' || standingId === null)) open.add(targetId)
+  }
+  return practice.stages.filter((stage) => open.has(stage.id) && plannable(stage))
+}
+
+/** Everyone's version of a block: the highest allowed, or what the teacher locked, with stock run down as it goes. */
+export function assignVersions(
+  practice: Library,
+  brief: ClassBrief,
+  part: Lock['part'],
+): { versions: Version[]; needed: Stock } {
+  const left = { ...brief.stock }
+  let needed: Stock = { straps: 0, blocks: 0 }
+  const versions = brief.participants.map((participant) => {
+    const lock = brief.locks.find((l) => l.part === part && l.studentId === participant.studentId)
+    const wanted = lock ? findById(practice.stages, lock.stageId) : highest(practice, participant)
+    const asked = propsOf(wanted)
+    needed = { straps: needed.straps + asked.straps, blocks: needed.blocks + asked.blocks }
+    const stage = lock || fits(asked, left) ? wanted : (withoutProps(practice, participant) ?? wanted)
+    const props = fits(propsOf(stage), left) ? propsOf(stage) : { straps: 0, blocks: 0 }
+    left.straps -= props.straps
+    left.blocks -= props.blocks
+    return {
+      studentId: participant.studentId,
+      stageId: stage.id,
+      setupId: setupOf(stage),
+      ...props,
+      override: lock?.reason ?? null,
+    }
+  })
+  return { versions, needed }
+}
+
+function highest(practice: Library, participant: Participant): Stage {
+  const allowed = allowedStages(practice, participant)
+  const [foot] = practice.stages.filter((s) => s.family === 'FS')
+  const best = allowed.at(-1) ?? foot
+  if (!best) throw new Error('the practice has no forearm stages')
+  return best
+}
+
+function withoutProps(practice: Library, participant: Participant): Stage | undefined {
+  return allowedStages(practice, participant)
+    .filter((stage) => propsOf(stage).straps + propsOf(stage).blocks === 0)
+    .at(-1)
+}
+
+function setupOf(stage: Stage): string {
+  return stage.setups[0] ?? 'SETUP-floor-clear'
+}
+
+function propsOf(stage: Stage): Stock {
+  return PROPS_OF_SETUP[setupOf(stage)] ?? { straps: 0, blocks: 0 }
+}
+
+function fits(asked: Stock, left: Stock): boolean {
+  return asked.straps <= left.straps && asked.blocks <= left.blocks
+}

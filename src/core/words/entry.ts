@@ -1,0 +1,29 @@
+import type { NameRefusal, QuantityRefusal } from '../entry'
+import { plain } from './number'
+
+/** What a refused number says beside its field. */
+export function describeQuantity(refusal: QuantityRefusal, what: string, unit = ''): string {
+  const suffix = unit === '' ? '' : ` ${unit}`
+  switch (refusal.code) {
+    case 'quantity-empty':
+      return `Type ${what}.`
+    case 'quantity-not-a-number':
+      return `“${refusal.typed.slice(0, 24)}” is not a number.`
+    case 'quantity-out-of-range':
+      return `${plain(refusal.value)}${suffix} is outside ${plain(refusal.min)} to ${plain(refusal.max)}${suffix}. Check it for a slip.`
+  }
+}
+
+/** What a refused name says. */
+export function describeName(refusal: NameRefusal): string {
+  switch (refusal.code) {
+    case 'name-empty':
+      return 'Type a name.'
+    case 'name-too-long':
+      return `A name may have ${refusal.most} characters; this one has ${refusal.length}.`
+    case 'name-has-symbols':
+      return `“${refusal.name.slice(0, 24)}” has a picture or symbol in it. Letters only, please: lists and print need them.`
+    case 'name-without-letters':
+      return `“${refusal.name.slice(0, 24)}” has no letters in it.`
+  }
+}

@@ -1,0 +1,79 @@
+import type { PlanRefusal } from '../planning/greedy'
+import type { OverrideReason, PlanBlock, PlanWarning } from '../planning/plan'
+import type { Violation } from '../planning/validate'
+import { findById, type Library } from '../practice/library'
+import { count } from './number'
+import { stageName } from './reason'
+
+/** A block's heading. */
+export const BLOCK_TITLE: Record<PlanBlock['kind'], string> = {
+  'warm-up': 'Warm up for what comes',
+  skill: 'Dolphin, everyone’s version',
+  waves: 'At the wall, in turns',
+  counterpose: 'Counterposes',
+  rest: 'Rest',
+}
+
+/** Chips for a version chosen above the decision. */
+export const OVERRIDE_WORD: Record<OverrideReason, string> = {
+  'seen-it': 'Seen it',
+  'knows-own-body': 'Knows own body',
+  'spotter-beside': 'Spotter beside',
+  other: 'Other',
+}
+
+/** A plan that cannot be made. */
+export function describePlanRefusal(refusal: PlanRefusal): string {
+  switch (refusal.code) {
+    case 'too-few-people':
+      return `A class needs at least ${refusal.least} people; ${count(refusal.people, 'person', 'people')} picked.`
+    case 'minutes-out-of-range':
+      return `A class lasts ${refusal.min} to ${refusal.max} minutes.`
+    case 'no-bays':
+      return 'At least one wall bay is needed for turns at the wall.'
+  }
+}
+
+/** What to settle before class. */
+export function describePlanWarning(warning: PlanWarning): string {
+  switch (warning.code) {
+    case 'short-of-straps':
+      return `${count(warning.needed - warning.have, 'strap')} short: scarves will do, or the version without a strap.`
+    case 'short-of-blocks':
+      return `${count(warning.needed - warning.have, 'block')} short: share across waves, or a thick book tied shut.`
+    case 'too-many-versions':
+      return `${warning.versions} versions side by side; ${warning.limit} is what one teacher can watch.`
+    case 'few-turns':
+      return 'Not everyone gets a turn at the wall in the time: take another bay or more minutes.'
+    case 'warm-up-trimmed':
+      return `Warm-up shortened to a third of the class: ${Math.round(warning.givenS / 60)} of ${Math.round(warning.wantedS / 60)} minutes.`
+  }
+}
+
+/** A broken rule, shown live. */
+export function describeViolation(violation: Violation, practice: Library, nameOf: (studentId: string) => string): string {
+  switch (violation.code) {
+    case 'over-time':
+      return `${Math.ceil((violation.plannedS - violation.allowedS) / 60)} minutes too long.`
+    case 'blocks-overlap':
+      return 'Two blocks overlap.'
+    case 'bay-shared':
+      return `Two people share bay ${violation.bay}.`
+    case 'bay-missing':
+      return `There is no bay ${violation.bay}; the class has ${violation.bays}.`
+    case 'twice-at-once':
+      return `${nameOf(violation.studentId)} is in two places at once.`
+    case 'above-decision':
+      return violation.overridden
+        ? `${nameOf(violation.studentId)}: ${stageName(practice, violation.stageId)} is your call, above what is recorded.`
+        : `${nameOf(violation.studentId)}: ${stageName(practice, violation.stageId)} is above what is recorded.`
+    case 'stock-exceeded':
+      return `${violation.needed} ${violation.kind} needed, ${violation.have} in the cupboard.`
+    case 'load-without-warm-up':
+      return `${stageName(practice, violation.stageId)} needs ${findById(practice.warmups, violation.warmupId).name} first.`
+    case 'load-without-counterpose':
+      return `${stageName(practice, violation.stageId)} needs ${findById(practice.counterposes, violation.counterposeId).name} after.`
+    case 'left-out':
+      return `${nameOf(violation.studentId)} has nothing to do.`
+  }
+}

@@ -1,0 +1,34 @@
+import 'server-only'
+import { revalidatePath } from 'next/cache'
+import type { z } from 'zod'
+import { sharedDb, type Db } from '@/db/open'
+import { problem, type Answer } from './answer'
+import { context, type Context } from './context'
+
+/**
+ * The one wrapper round every server action: parse, authorise, one transaction, a typed answer.
+ * Whatever arrives is treated as unknown; a parse failure comes back beside its field and stores nothing.
+ */
+export function action<S extends z.ZodType, T>(
+  schema: S,
+  run: (context: Context, input: z.output<S>) => Answer<T>,
+): (raw: z.input<S>) => Promise<Answer<T>> {
+  return async (raw) => {
+    const parsed = await schema.safeParseAsync(raw)
+    if (!parsed.success)
+      return { ok: false, problems: parsed.error.issues.map(({ path, message }) => ({ path: path.join('.'), message })) }
+    const answer = attempt(() => sharedDb().transaction((tx) => run(context(tx as Db), parsed.data)))
+    if (answer.ok) revalidatePath('/', 'layout')
+    return answer
+  }
+}
+
+function attempt<T>(work: () => Answer<T>): Answer<T> {
+  try {
+    return work()
+  } catch (error) {
+    // Only the kind of error is logged: the message of a failed query can carry what somebody typed.
+    console.error('action failed', error instanceof Error ? error.name : typeof error)
+    return problem('That could not be stored. Nothing was changed; try once more.')
+  }
+}

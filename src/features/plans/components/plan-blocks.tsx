@@ -1,0 +1,90 @@
+import { Group, List, ListItem, Stack, Table, TableCaption, TableScrollContainer, TableTbody, TableTd, TableTh, TableThead, TableTr, Text, Title } from '@mantine/core'
+import type { BlockView } from '../queries'
+import { VersionPicker } from './version-picker'
+
+/** The class as a timeline of blocks, versions as lanes, waves as turns. */
+export function PlanBlocks({ classId, blocks, editable }: { classId: string; blocks: readonly BlockView[]; editable: boolean }) {
+  return (
+    <Stack component="ol" gap="md" p={0} m={0} style={{ listStyle: 'none' }}>
+      {blocks.map((block) => (
+        <li key={`${block.kind} ${block.at}`}>
+          <section className="card" aria-label={block.title}>
+            <Group justify="space-between" align="baseline">
+              <Title order={2} fz="xl">
+                <span style={{ fontVariantNumeric: 'tabular-nums', marginRight: 12 }}>{block.at}</span>
+                {block.title}
+              </Title>
+              <Text c="dimmed">
+                {block.minutes}
+                {block.dose === '' ? '' : ` · ${block.dose}`}
+              </Text>
+            </Group>
+            {block.items.length > 0 ? (
+              <List mt="xs" listStyleType="disc">
+                {block.items.map((item) => (
+                  <ListItem key={item}>{item}</ListItem>
+                ))}
+              </List>
+            ) : null}
+            {block.lanes.length > 0 ? <Lanes block={block} /> : null}
+            {block.turns.length > 0 ? <Turns block={block} /> : null}
+            {editable && block.versions.length > 0 ? <VersionPicker classId={classId} part={block.kind === 'skill' ? 'skill' : 'waves'} versions={block.versions} /> : null}
+          </section>
+        </li>
+      ))}
+    </Stack>
+  )
+}
+
+function Lanes({ block }: { block: BlockView }) {
+  return (
+    <Stack gap={6} mt="sm">
+      {block.lanes.map((lane) => (
+        <Group key={lane.label} gap="sm" wrap="nowrap" align="baseline">
+          <Text fw={650} style={{ flex: '0 0 34%' }}>
+            {lane.label} · {lane.people.length}
+          </Text>
+          <div>
+            <Text>{lane.people.join(', ')}</Text>
+            <Text size="sm" c="dimmed">
+              {lane.cue}
+            </Text>
+          </div>
+        </Group>
+      ))}
+    </Stack>
+  )
+}
+
+function Turns({ block }: { block: BlockView }) {
+  const bays = Math.max(...block.turns.map((turn) => turn.up.length))
+  return (
+    <TableScrollContainer minWidth={320}>
+      <Table mt="sm" verticalSpacing={4}>
+        <TableCaption>Turns at the wall</TableCaption>
+        <TableThead>
+          <TableTr>
+            <TableTh scope="col">At</TableTh>
+            <TableTh scope="col">Set</TableTh>
+            {Array.from({ length: bays }, (_, i) => (
+              <TableTh scope="col" key={i}>
+                Bay {i + 1}
+              </TableTh>
+            ))}
+          </TableTr>
+        </TableThead>
+        <TableTbody>
+          {block.turns.map((turn) => (
+            <TableTr key={turn.at}>
+              <TableTd>{turn.at}</TableTd>
+              <TableTd>{turn.set}</TableTd>
+              {Array.from({ length: bays }, (_, i) => (
+                <TableTd key={i}>{turn.up.find((place) => place.bay === i + 1)?.name ?? '–'}</TableTd>
+              ))}
+            </TableTr>
+          ))}
+        </TableTbody>
+      </Table>
+    </TableScrollContainer>
+  )
+}

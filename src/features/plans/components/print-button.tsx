@@ -1,0 +1,12 @@
+'use client'
+
+import { Button } from '@mantine/core'
+
+/** Opens the browser's print dialog. */
+export function PrintButton() {
+  return (
+    <Button className="no-print" variant="default" onClick={() => window.print()}>
+      Print
+    </Button>
+  )
+}

@@ -1,0 +1,73 @@
+'use client'
+
+import { Button, Checkbox, Group, Select, Stack, Text, Textarea, TextInput } from '@mantine/core'
+import { useState } from 'react'
+import type { ReadinessCheck } from '@/core/practice/schema'
+import { FormProblem } from '@/ui/form-problem'
+import { useEntry } from './use-entry'
+
+type Key = 'single' | 'left' | 'right'
+type Props = { studentId: string; check: ReadinessCheck; replaces: string | null; onSaved: () => void }
+
+const EMPTY = { single: '', left: '', right: '', aided: false, valid: true, watched: true, note: '' }
+
+/** A form made from a check's data: one value or one a side, as number, level or yes/no. */
+export function CheckForm({ studentId, check, replaces, onSaved }: Props) {
+  const [values, setValues] = useState(EMPTY)
+  const { busy, problemOf, save, saved } = useEntry()
+  const change = (part: Partial<typeof EMPTY>): void => setValues((all) => ({ ...all, ...part }))
+  const keys: readonly Key[] = check.side === 'each' ? ['left', 'right'] : ['single']
+
+  const submit = async (): Promise<void> => {
+    const stored = await save({ ...values, studentId, checkId: check.id, replaces, faults: [] })
+    if (!stored) return
+    setValues(EMPTY)
+    onSaved()
+  }
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        void submit()
+      }}
+    >
+      <Stack maw={560}>
+        <FormProblem message={problemOf('')} />
+        <Group grow align="flex-start">
+          {keys.map((key) => (
+            <ValueField key={key} check={check} label={labelOf(check, key)} value={values[key]} error={problemOf(key)} onChange={(value) => change({ [key]: value })} />
+          ))}
+        </Group>
+        <Checkbox label="Shape kept to the end" description={check.valid} checked={values.valid} onChange={(e) => change({ valid: e.currentTarget.checked })} />
+        <Checkbox label="Somebody watched only this person" checked={values.watched} onChange={(e) => change({ watched: e.currentTarget.checked })} />
+        <Checkbox label="With an aid" checked={values.aided} onChange={(e) => change({ aided: e.currentTarget.checked })} />
+        <Textarea label="Note" autosize value={values.note} error={problemOf('note')} onChange={(e) => change({ note: e.currentTarget.value })} />
+        <Group>
+          <Button type="submit" loading={busy}>
+            {replaces ? 'Save the correction' : 'Save result'}
+          </Button>
+          <Text role="status">{saved > 0 && keys.every((key) => values[key] === '') ? 'Saved.' : ''}</Text>
+        </Group>
+      </Stack>
+    </form>
+  )
+}
+
+function labelOf(check: ReadinessCheck, key: Key): string {
+  const side = key === 'left' ? 'Left' : key === 'right' ? 'Right' : 'Result'
+  return check.kind === 'yes-no' || check.kind === 'level' ? side : `${side}, ${check.unit}`
+}
+
+function ValueField({ check, label, value, error, onChange }: { check: ReadinessCheck; label: string; value: string; error: string | undefined; onChange: (value: string) => void }) {
+  if (check.kind === 'yes-no' || check.levels) {
+    const data = check.levels
+      ? check.levels.map((text, i) => ({ value: String(i), label: `${i} · ${text}` }))
+      : [
+          { value: '1', label: 'Yes' },
+          { value: '0', label: 'No' },
+        ]
+    return <Select label={label} placeholder="Choose" data={data} value={value === '' ? null : value} error={error} onChange={(picked) => onChange(picked ?? '')} />
+  }
+  return <TextInput label={label} inputMode="decimal" value={value} error={error} onChange={(e) => onChange(e.currentTarget.value)} />
+}

@@ -1,0 +1,59 @@
+'use client'
+
+import { Alert, Button, Group, Select, Stack, Text } from '@mantine/core'
+import { useState } from 'react'
+import type { HistoryEntry, PersonReadiness } from '../queries'
+import { CheckForm } from './check-form'
+import { DolphinHoldForm } from './dolphin-hold-form'
+import { History } from './history'
+
+/** Pick a check, record it; below, everything recorded so far, each line correctable. */
+export function CheckPanel({ person }: { person: Pick<PersonReadiness, 'id' | 'breathS' | 'checks' | 'faults' | 'history' | 'holds'> }) {
+  const [checkId, setCheckId] = useState('CK-dolphin-hold')
+  const [correcting, setCorrecting] = useState<HistoryEntry | null>(null)
+  const check = person.checks.find((c) => c.id === checkId)
+  const replaces = correcting?.id ?? null
+  const finish = (): void => setCorrecting(null)
+
+  return (
+    <Stack gap="lg">
+      <Select
+        label="Check"
+        maw={420}
+        data={person.checks.map((c) => ({ value: c.id, label: c.name }))}
+        value={checkId}
+        disabled={correcting !== null}
+        onChange={(id) => setCheckId(id ?? checkId)}
+      />
+      {check ? (
+        <Text maw={560}>
+          <strong>{check.asks}</strong> {check.run}
+        </Text>
+      ) : null}
+      {correcting ? (
+        <Alert color="slate" title={`Correcting ${correcting.check} of ${correcting.dayLabel}: ${correcting.result}`} styles={{ title: { color: 'var(--ink)' } }}>
+          <Group>
+            <Text>The earlier entry stays in the record, replaced by this one.</Text>
+            <Button size="sm" variant="default" onClick={finish}>
+              Leave it as it was
+            </Button>
+          </Group>
+        </Alert>
+      ) : null}
+      {checkId === 'CK-dolphin-hold' ? (
+        <DolphinHoldForm key={replaces} studentId={person.id} breathS={person.breathS} faults={person.faults} replaces={replaces} onSaved={finish} />
+      ) : check ? (
+        <CheckForm key={`${check.id} ${replaces ?? ''}`} studentId={person.id} check={check} replaces={replaces} onSaved={finish} />
+      ) : null}
+      <History
+        studentId={person.id}
+        entries={person.history}
+        holds={person.holds}
+        onCorrect={(entry) => {
+          setCheckId(entry.checkId)
+          setCorrecting(entry)
+        }}
+      />
+    </Stack>
+  )
+}

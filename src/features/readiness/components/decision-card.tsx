@@ -1,0 +1,49 @@
+import { Group, List, ListItem, Stack, Text, Title } from '@mantine/core'
+import { StatusMark } from '@/ui/status-mark'
+import type { DecisionView } from '../queries'
+import { TextLink } from '@/ui/text-link'
+
+/** A decision with everything it came from. */
+export function DecisionCard({ decision, studentId }: { decision: DecisionView; studentId: string }) {
+  const { outcome, target, standing, reasons, missing, wouldChange } = decision
+  return (
+    <section className="card" aria-label="Decision">
+      <Stack gap="sm">
+        <Group>
+          <StatusMark outcome={outcome} size={32} />
+          <Title order={2} fz="xl">
+            {target ? target.name : 'Top of the ladder'}
+          </Title>
+        </Group>
+        <Text>{standing ? `Stands at ${standing}.` : 'No standing yet.'}</Text>
+        {wouldChange ? (
+          <Text>
+            <strong>The one thing that would change this:</strong> {wouldChange}
+          </Text>
+        ) : missing.length > 0 ? (
+          <div>
+            <Text fw={600}>Still asked for</Text>
+            <List>
+              {missing.map((line) => (
+                <ListItem key={line}>{line}</ListItem>
+              ))}
+            </List>
+          </div>
+        ) : null}
+        <div>
+          <Text fw={600}>Why</Text>
+          <List>
+            {reasons.map((line) => (
+              <ListItem key={line}>{line}</ListItem>
+            ))}
+          </List>
+        </div>
+        {target ? (
+          <TextLink href={`/setups?student=${studentId}&setup=${target.setupId}`}>
+            Measure the setup for this
+          </TextLink>
+        ) : null}
+      </Stack>
+    </section>
+  )
+}

@@ -1,0 +1,101 @@
+'use client'
+
+import { Button, Checkbox, Chip, Group, Stack, Text, Textarea, TextInput } from '@mantine/core'
+import { useHotkeys } from '@mantine/hooks'
+import { useState } from 'react'
+import { formatClock } from '@/core/units'
+import { FormProblem } from '@/ui/form-problem'
+import { useStopwatch } from '@/ui/use-stopwatch'
+import { useEntry } from './use-entry'
+
+type Props = { studentId: string; breathS: number; faults: readonly { id: string; name: string }[]; replaces: string | null; onSaved: () => void }
+
+const EMPTY = { seconds: '', breaths: '', headClear: true, elbowsIn: true, aided: false, watched: true, note: '', faults: [] as string[] }
+
+/** The dolphin hold: stopwatch or typed, then what was seen. */
+export function DolphinHoldForm({ studentId, breathS, faults, replaces, onSaved }: Props) {
+  const [values, setValues] = useState(EMPTY)
+  const watch = useStopwatch()
+  const { busy, problemOf, save, saved } = useEntry()
+  const change = (part: Partial<typeof EMPTY>): void => setValues((all) => ({ ...all, ...part }))
+
+  const toggle = (): void => {
+    if (!watch.running) {
+      watch.start()
+      return
+    }
+    const seconds = Math.round(watch.stop() * 10) / 10
+    change({ seconds: String(seconds), breaths: String(Math.round(seconds / breathS)) })
+  }
+  useHotkeys([['space', toggle]])
+
+  const submit = async (): Promise<void> => {
+    const typed = values.seconds.trim() === '' && values.breaths.trim() !== '' ? fromBreaths(values.breaths, breathS) : values.seconds
+    const { headClear, elbowsIn, aided, watched, note } = values
+    const stored = await save({
+      studentId, checkId: 'CK-dolphin-hold', single: typed, aided, watched, note, replaces,
+      valid: headClear && elbowsIn,
+      faults: [...new Set([...values.faults, ...(headClear ? [] : ['FT-head-drop']), ...(elbowsIn ? [] : ['FT-elbow-splay'])])],
+    })
+    if (!stored) return
+    setValues(EMPTY)
+    watch.reset()
+    onSaved()
+  }
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        void submit()
+      }}
+    >
+      <Stack maw={560}>
+        <FormProblem message={problemOf('')} />
+        <Button size="xl" h={96} fz={34} onClick={toggle} aria-label={watch.running ? 'Stop the stopwatch' : 'Start the stopwatch'} color={watch.running ? 'clay' : undefined}>
+          {watch.running || watch.seconds > 0 ? formatClock(watch.seconds) : 'Start'}
+        </Button>
+        <Text size="sm" c="dimmed">
+          Space starts and stops. Stop at the first breach, not at collapse.
+        </Text>
+        <Group grow>
+          <TextInput label="Seconds" inputMode="decimal" value={values.seconds} error={problemOf('single')} onChange={(e) => change({ seconds: e.currentTarget.value })} />
+          <TextInput
+            label="or breaths"
+            description={`one is ${breathS} s`}
+            inputWrapperOrder={['label', 'input', 'description', 'error']}
+            inputMode="decimal"
+            value={values.breaths}
+            onChange={(e) => change({ breaths: e.currentTarget.value, seconds: '' })}
+          />
+        </Group>
+        <Checkbox label="Head stayed clear" checked={values.headClear} onChange={(e) => change({ headClear: e.currentTarget.checked })} />
+        <Checkbox label="Elbows stayed in" checked={values.elbowsIn} onChange={(e) => change({ elbowsIn: e.currentTarget.checked })} />
+        <Checkbox label="Somebody watched only this person" checked={values.watched} onChange={(e) => change({ watched: e.currentTarget.checked })} />
+        <Checkbox label="With a strap or block" checked={values.aided} onChange={(e) => change({ aided: e.currentTarget.checked })} />
+        <Chip.Group multiple value={values.faults} onChange={(ids) => change({ faults: ids })}>
+          <Group gap="xs" role="group" aria-label="Faults seen">
+            {faults.map((fault) => (
+              <Chip key={fault.id} value={fault.id} size="md">
+                {fault.name}
+              </Chip>
+            ))}
+          </Group>
+        </Chip.Group>
+        <Textarea label="Note" autosize value={values.note} error={problemOf('note')} onChange={(e) => change({ note: e.currentTarget.value })} />
+        <Group>
+          <Button type="submit" loading={busy}>
+            {replaces ? 'Save the correction' : 'Save result'}
+          </Button>
+          <Text role="status">{saved > 0 && values.seconds === '' ? 'Saved.' : ''}</Text>
+        </Group>
+      </Stack>
+    </form>
+  )
+}
+
+/** Breaths to seconds by the student's own breath; what is not a number goes on as typed, for the server to refuse. */
+function fromBreaths(typed: string, breathS: number): string {
+  const breaths = Number(typed.trim().replace(',', '.'))
+  return Number.isFinite(breaths) ? String(Math.round(breaths * breathS * 10) / 10) : typed
+}

@@ -1,0 +1,85 @@
+'use client'
+
+import { Button, Group, Stack, Table, Text, Title } from '@mantine/core'
+import { LineChart } from '@mantine/charts'
+import { useRouter } from 'next/navigation'
+import { newStamp } from '@/device/facts'
+import { FormProblem } from '@/ui/form-problem'
+import { useSubmit } from '../../use-submit'
+import { withdrawObservation } from '../actions'
+import type { HistoryEntry, PersonReadiness } from '../queries'
+
+type Props = { studentId: string; entries: readonly HistoryEntry[]; holds: PersonReadiness['holds']; onCorrect: (entry: HistoryEntry) => void }
+
+/** What was recorded, newest first, and the holds over time. */
+export function History({ studentId, entries, holds, onCorrect }: Props) {
+  const router = useRouter()
+  const { busy, problemOf, send } = useSubmit(withdrawObservation)
+  if (entries.length === 0) return <Text c="dimmed">Nothing recorded yet. The first result starts the history.</Text>
+  return (
+    <Stack>
+      <Title order={2} fz="xl">
+        History
+      </Title>
+      <FormProblem message={problemOf('')} />
+      {holds.length > 1 ? (
+        <figure aria-label={`Dolphin holds over time, from ${holds[0]?.seconds ?? 0} to ${holds.at(-1)?.seconds ?? 0} seconds; the table below has every value`} style={{ margin: 0, maxWidth: 720 }}>
+          <LineChart
+            h={200}
+            data={holds.map((h) => ({ day: h.label, seconds: h.seconds }))}
+            dataKey="day"
+            series={[{ name: 'seconds', label: 'Dolphin hold, s', color: 'plum.5' }]}
+            curveType="linear"
+            withLegend
+          />
+        </figure>
+      ) : null}
+      <Table.ScrollContainer minWidth={560}>
+        <Table verticalSpacing="xs">
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th scope="col">Day</Table.Th>
+              <Table.Th scope="col">Check</Table.Th>
+              <Table.Th scope="col">Result</Table.Th>
+              <Table.Th scope="col">Seen</Table.Th>
+              <Table.Th scope="col">Put right</Table.Th>
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
+            {entries.map((entry) => (
+              <Table.Tr key={entry.id}>
+                <Table.Td>{entry.dayLabel}</Table.Td>
+                <Table.Td>{entry.check}</Table.Td>
+                <Table.Td>
+                  {entry.result}
+                  {entry.corrects ? ' (corrected)' : ''}
+                </Table.Td>
+                <Table.Td>
+                  {[entry.counted, ...entry.faults].join(' · ')}
+                  {entry.note === '' ? null : <Text size="sm">{entry.note}</Text>}
+                </Table.Td>
+                <Table.Td>
+                  <Group gap={4} wrap="nowrap">
+                    <Button size="xs" variant="subtle" c="var(--ink)" aria-label={`Correct ${entry.check} of ${entry.dayLabel}`} onClick={() => onCorrect(entry)}>
+                      Correct
+                    </Button>
+                    <Button
+                      size="xs"
+                      variant="subtle"
+                      c="var(--ink)"
+                      disabled={busy}
+                      aria-label={`Take back ${entry.check} of ${entry.dayLabel}`}
+                      onClick={() => void send({ ...newStamp(), studentId, observationId: entry.id }).then(() => router.refresh())}
+                    >
+                      Take back
+                    </Button>
+                  </Group>
+                </Table.Td>
+              </Table.Tr>
+            ))}
+          </Table.Tbody>
+        </Table>
+      </Table.ScrollContainer>
+    </Stack>
+  )
+}

@@ -1,0 +1,42 @@
+'use client'
+
+import { Button, Group, Select, Stack, Text } from '@mantine/core'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { newStamp } from '@/device/facts'
+import { FormProblem } from '@/ui/form-problem'
+import { useSubmit } from '../../use-submit'
+import { placeByEye } from '../actions'
+
+/** A teacher who knows somebody may place them by eye; it lasts 28 days unless shown. */
+export function PlaceForm({ studentId, stages, placed }: { studentId: string; stages: readonly { id: string; label: string }[]; placed: boolean }) {
+  const router = useRouter()
+  const [stageId, setStageId] = useState<string | null>(null)
+  const { busy, problemOf, send } = useSubmit(placeByEye)
+  const place = (id: string | null): void => {
+    void send({ ...newStamp(), studentId, stageId: id }).then((stored) => {
+      if (!stored) return
+      setStageId(null)
+      router.refresh()
+    })
+  }
+  return (
+    <Stack gap="xs">
+      <FormProblem message={problemOf('')} />
+      <Group align="flex-end">
+        <Select label="Place by eye" placeholder="Pick a stage" searchable w={300} data={stages.map((s) => ({ value: s.id, label: s.label }))} value={stageId} onChange={setStageId} />
+        <Button variant="default" loading={busy} disabled={stageId === null} onClick={() => place(stageId)}>
+          Place here
+        </Button>
+        {placed ? (
+          <Button variant="subtle" c="var(--ink)" loading={busy} onClick={() => place(null)}>
+            Take the placing back
+          </Button>
+        ) : null}
+      </Group>
+      <Text size="sm" c="dimmed">
+        Lasts 28 days unless shown. It credits what comes before and opens nothing with a high fall.
+      </Text>
+    </Stack>
+  )
+}

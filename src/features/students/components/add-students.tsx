@@ -1,0 +1,138 @@
+'use client'
+
+import { Button, FileButton, Group, Stack, Tabs, Text, Textarea, TextInput } from '@mantine/core'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { newId } from '@/device/facts'
+import { FormProblem } from '@/ui/form-problem'
+import { useSubmit } from '../../use-submit'
+import { addOne, addPastedNames } from '../actions'
+
+/** Ids travel with the form: the same press sent twice adds the same people once. */
+function sixtyIds(): string[] {
+  return Array.from({ length: 60 }, newId)
+}
+
+/** Paste a list, pick a CSV of names, or add one person. */
+export function AddStudents() {
+  return (
+    <Tabs defaultValue="paste" keepMounted={false}>
+      <Tabs.List>
+        <Tabs.Tab value="paste">Paste names</Tabs.Tab>
+        <Tabs.Tab value="one">Add one</Tabs.Tab>
+      </Tabs.List>
+      <Tabs.Panel value="paste" pt="md">
+        <PasteNames />
+      </Tabs.Panel>
+      <Tabs.Panel value="one" pt="md">
+        <AddOne />
+      </Tabs.Panel>
+    </Tabs>
+  )
+}
+
+/** Many names at once. */
+export function PasteNames() {
+  const router = useRouter()
+  const [text, setText] = useState('')
+  const [ids, setIds] = useState<string[]>([])
+  const [said, setSaid] = useState('')
+  const { busy, problemOf, send } = useSubmit(addPastedNames)
+
+  const submit = async (): Promise<void> => {
+    const stable = ids.length > 0 ? ids : sixtyIds()
+    setIds(stable)
+    const added = await send({ text, ids: stable })
+    if (!added) return
+    setSaid(`${added.added} added${added.known > 0 ? `, ${added.known} already here` : ''}.`)
+    setText('')
+    setIds([])
+    router.refresh()
+  }
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        void submit()
+      }}
+    >
+      <Stack maw={560}>
+        <FormProblem message={problemOf('')} />
+        <Textarea
+          label="Names, one on each line"
+          description="A spreadsheet column or a CSV works too: the column headed “name”, or the first."
+          autosize
+          minRows={5}
+          maxRows={14}
+          value={text}
+          error={problemOf('text')}
+          onChange={(event) => {
+            setSaid('')
+            setText(event.currentTarget.value)
+          }}
+        />
+        <Group>
+          <Button type="submit" loading={busy}>
+            Add these people
+          </Button>
+          <FileButton accept=".csv,.txt,text/csv,text/plain" onChange={(file) => void file?.text().then(setText)}>
+            {(props) => (
+              <Button variant="default" {...props}>
+                Take names from a file
+              </Button>
+            )}
+          </FileButton>
+          <Text role="status">{said}</Text>
+        </Group>
+      </Stack>
+    </form>
+  )
+}
+
+function AddOne() {
+  const router = useRouter()
+  const [id, setId] = useState('')
+  const [name, setName] = useState('')
+  const [stature, setStature] = useState('')
+  const [said, setSaid] = useState('')
+  const { busy, problemOf, send } = useSubmit(addOne)
+
+  const submit = async (): Promise<void> => {
+    const stable = id || newId()
+    setId(stable)
+    if (!(await send({ id: stable, name, stature }))) return
+    setSaid(`${name.trim()} added.`)
+    setId('')
+    setName('')
+    setStature('')
+    router.refresh()
+  }
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        void submit()
+      }}
+    >
+      <Stack maw={420}>
+        <FormProblem message={problemOf('')} />
+        <TextInput label="Name" value={name} error={problemOf('name') ?? problemOf('id')} onChange={(e) => setName(e.currentTarget.value)} />
+        <TextInput
+          label="Height"
+          description="cm, or feet and inches such as 5'6&quot;. It can wait."
+          value={stature}
+          error={problemOf('stature')}
+          onChange={(e) => setStature(e.currentTarget.value)}
+        />
+        <Group>
+          <Button type="submit" loading={busy}>
+            Add
+          </Button>
+          <Text role="status">{said}</Text>
+        </Group>
+      </Stack>
+    </form>
+  )
+}

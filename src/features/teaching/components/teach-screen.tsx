@@ -1,0 +1,133 @@
+'use client'
+
+import { Alert, Button, Group, List, Progress, Stack, Text, Title } from '@mantine/core'
+import { useHotkeys } from '@mantine/hooks'
+import Link from 'next/link'
+import type { Turn } from '@/core/planning/plan'
+import { momentOf } from '@/core/teaching/class-run'
+import { formatClock } from '@/core/units'
+import type { TeachData, TeachPerson } from '../queries'
+import { PersonStrip } from './person-strip'
+import { useClassRun } from './use-class-run'
+import { useElapsed } from './use-elapsed'
+
+/** One timer, whose turn it is, and a tap for what came of it. */
+export function TeachScreen({ data }: { data: TeachData }) {
+  const { plan, people } = data
+  const { run, recorded, waiting, refused, goTo, mark, undo } = useClassRun(data.classId, data.run, data.recorded)
+  const elapsed = useElapsed(run.blockStartedMs, run.state === 'running')
+  const block = plan.blocks[run.blockIndex]
+  const moment = momentOf(plan, run.blockIndex, elapsed)
+  const isLast = run.blockIndex >= plan.blocks.length - 1
+  const turn = block?.kind === 'waves' && moment.turn ? block.turns[moment.turn.index] : undefined
+  const next = block?.kind === 'waves' && moment.turn ? block.turns[moment.turn.index + 1] : undefined
+  const up = turn ? atWall(turn, people) : []
+  const advance = (): void => goTo(isLast ? 'ended' : 'block', isLast ? run.blockIndex : run.blockIndex + 1)
+
+  useHotkeys([
+    ['n', () => run.state === 'running' && advance()],
+    ...Array.from({ length: 9 }, (_, i): [string, () => void] => [
+      String(i + 1),
+      () => {
+        const person = up.find((p) => p.bay === i + 1)
+        if (person) mark(cleanMark(person, 'wall'))
+      },
+    ]),
+  ])
+
+  if (run.state === 'not-started')
+    return (
+      <Stack align="flex-start">
+        <Text>
+          {people.length} people, {plan.bays} bays, {plan.minutes} minutes. The first block is {data.titles[0]?.toLowerCase()}.
+        </Text>
+        <Button size="xl" mih={64} onClick={() => goTo('started', 0)}>
+          Start the class
+        </Button>
+      </Stack>
+    )
+  if (run.state === 'ended')
+    return (
+      <Stack align="flex-start">
+        <Text fz="xl">The class is over.</Text>
+        {waiting > 0 ? <Waiting count={waiting} /> : null}
+        <Button size="xl" mih={64} component={Link} href={`/teach/${data.classId}/after`}>
+          See what changed
+        </Button>
+      </Stack>
+    )
+  return (
+    <Stack gap="md">
+      <Group justify="space-between" align="flex-end">
+        <div>
+          <Text c="dimmed">
+            Block {run.blockIndex + 1} of {plan.blocks.length}
+          </Text>
+          <Title order={2} fz={{ base: 26, sm: 34 }}>
+            {data.titles[run.blockIndex]}
+          </Title>
+        </div>
+        <Text fz={{ base: 44, sm: 64 }} fw={650} lh={1} role="timer" aria-label="Time left in this block">
+          {formatClock(moment.turn ? moment.turn.leftS : moment.leftS)}
+        </Text>
+      </Group>
+      <Progress value={block ? Math.min(100, (elapsed / block.seconds) * 100) : 0} aria-label="How far through this block" />
+      {moment.turn ? (
+        <Text fz="xl" aria-live="polite">
+          {moment.turn.phase === 'up' ? 'Up now' : 'Change over'}
+          {next ? `, then ${atWall(next, people).map((p) => p.name).join(' and ')}` : ', last turn'}
+        </Text>
+      ) : null}
+      {block?.kind === 'warm-up' || block?.kind === 'counterpose' ? (
+        <List size="lg" spacing="xs">
+          {block.items.map((item) => (
+            <List.Item key={item.id}>
+              {formatClock(item.seconds)} · {data.ids.warm[item.id]}
+            </List.Item>
+          ))}
+        </List>
+      ) : null}
+      {block?.kind === 'skill'
+        ? people.map((person) => <PersonStrip key={person.id} person={person} stage={person.skillStage} place={null} recorded={recorded} onMark={mark} onUndo={undo} />)
+        : null}
+      {block?.kind === 'waves'
+        ? up.map((person) => (
+            <PersonStrip key={person.id} person={person} stage={person.wallStage} place={person.bay} recorded={recorded} onMark={mark} onUndo={undo} />
+          ))
+        : null}
+      {block?.kind === 'rest' ? <Text fz="xl">Lie down. Nothing to do.</Text> : null}
+      {refused === '' ? null : <Alert color="clay" role="alert" title={refused} styles={{ title: { color: 'var(--warn-ink)' } }} />}
+      {waiting > 0 ? <Waiting count={waiting} /> : null}
+      <Group>
+        <Button size="lg" mih={64} onClick={advance}>
+          {isLast ? 'End the class' : `Next: ${data.titles[run.blockIndex + 1] ?? ''}`}
+        </Button>
+        {run.blockIndex > 0 ? (
+          <Button size="lg" mih={64} variant="default" onClick={() => goTo('block', run.blockIndex - 1)}>
+            Back a block
+          </Button>
+        ) : null}
+      </Group>
+    </Stack>
+  )
+}
+
+function Waiting({ count }: { count: number }) {
+  return (
+    <Text role="status">
+      {count === 1 ? 'One tap is' : `${count} taps are`} kept on this device and will be sent when the server answers.
+    </Text>
+  )
+}
+
+function atWall(turn: Turn, people: readonly TeachPerson[]): (TeachPerson & { bay: number })[] {
+  return turn.up.flatMap(({ bay, studentId }) => {
+    const person = people.find((p) => p.id === studentId)
+    return person ? [{ ...person, bay }] : []
+  })
+}
+
+function cleanMark(person: TeachPerson, where: 'skill' | 'wall') {
+  const stage = where === 'wall' ? person.wallStage : person.skillStage
+  return { studentId: person.id, stageId: stage.id, level: stage.leavesFloor ? ('held' as const) : ('practised' as const), outcome: 'clean' as const, exitControlled: true, help: 'alone' as const, faults: [], endedBy: null }
+}

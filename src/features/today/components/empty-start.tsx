@@ -1,0 +1,46 @@
+'use client'
+
+import { Button, Group, Stack, Text, TextInput, Title } from '@mantine/core'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { FormProblem } from '@/ui/form-problem'
+import { useSubmit } from '../../use-submit'
+import { startRoom } from '../actions'
+
+/** Wall and blocks, enough for a first plan. */
+export function EmptyRoom() {
+  const router = useRouter()
+  const [wall, setWall] = useState('')
+  const [blocks, setBlocks] = useState('')
+  const [straps, setStraps] = useState('')
+  const { busy, problemOf, send } = useSubmit(startRoom)
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        void send({ wall, blocks, straps }).then((stored) => {
+          if (stored) router.refresh()
+        })
+      }}
+    >
+      <Stack maw={560}>
+        <Title order={2} fz="xl">
+          How much wall, and what is in the cupboard?
+        </Title>
+        <Text c="dimmed">A person upside down takes 1.2 m of clear wall, so the bays follow from its length.</Text>
+        <FormProblem message={problemOf('')} />
+        <Group grow align="flex-start">
+          <TextInput label="Clear wall" placeholder="7.2 m" value={wall} error={problemOf('wall')} onChange={(e) => setWall(e.currentTarget.value)} />
+          <TextInput label="Blocks" inputMode="numeric" value={blocks} error={problemOf('blocks')} onChange={(e) => setBlocks(e.currentTarget.value)} />
+          <TextInput label="Straps" inputMode="numeric" value={straps} error={problemOf('straps')} onChange={(e) => setStraps(e.currentTarget.value)} />
+        </Group>
+        <Group>
+          <Button type="submit" loading={busy}>
+            Save the room
+          </Button>
+        </Group>
+      </Stack>
+    </form>
+  )
+}

@@ -1,0 +1,140 @@
+'use client'
+
+import { ActionIcon, AppShell, Burger, Group, Modal, NavLink, Text, useComputedColorScheme, useMantineColorScheme } from '@mantine/core'
+import { useDisclosure, useHotkeys } from '@mantine/hooks'
+import { Spotlight, spotlight } from '@mantine/spotlight'
+import { IconKeyboard, IconMoon, IconSearch, IconSun } from '@tabler/icons-react'
+import Link from 'next/link'
+import { usePathname, useRouter } from 'next/navigation'
+import { useEffect, useRef, type ReactNode } from 'react'
+import { PlumbMark } from '../plumb-mark'
+import { RAIL } from './rail'
+import { ShortcutSheet } from './shortcut-sheet'
+
+export type PaletteEntry = { readonly label: string; readonly description: string; readonly href: string }
+
+/** Rail, palette and shortcuts round every page. */
+export function Shell({ studioName, entries, unitSwitch, children }: { studioName: string; entries: readonly PaletteEntry[]; unitSwitch: ReactNode; children: ReactNode }) {
+  const [opened, { toggle, close }] = useDisclosure()
+  const [sheet, sheetControl] = useDisclosure()
+  const router = useRouter()
+  const path = usePathname()
+  useGoKeys(router.push)
+  useHotkeys([
+    ['mod+K', () => spotlight.open()],
+    ['shift+?', () => sheetControl.open()],
+    ['?', () => sheetControl.open()],
+  ])
+
+  const pages = RAIL.map(({ label, question, href }) => ({ label, description: question, href }))
+  const actions = [...pages, ...entries].map(({ label, description, href }) => ({
+    id: `${href} ${label}`,
+    label,
+    description,
+    onClick: () => router.push(href),
+  }))
+
+  return (
+    <AppShell
+      header={{ height: 56 }}
+      navbar={{ width: 196, breakpoint: 'sm', collapsed: { mobile: !opened } }}
+      padding={{ base: 'sm', sm: 'xl' }}
+      styles={{ header: { background: 'var(--paper)' }, navbar: { background: 'var(--paper)' } }}
+    >
+      <a className="skip" href="#content">
+        Skip to the page
+      </a>
+      <AppShell.Header px="md">
+        <Group h="100%" justify="space-between" wrap="nowrap">
+          <Group gap="xs" wrap="nowrap">
+            <Burger opened={opened} onClick={toggle} hiddenFrom="sm" aria-label={opened ? 'Close the menu' : 'Open the menu'} />
+            <PlumbMark />
+            <Text fw={650} fz="xl">
+              Levitar
+            </Text>
+            <Text c="dimmed" visibleFrom="sm" ml="md" truncate>
+              {studioName}
+            </Text>
+          </Group>
+          <Group gap="xs" wrap="nowrap">
+            {unitSwitch}
+            <ActionIcon size={44} variant="subtle" color="slate.8" aria-label="Find a page or a person" onClick={() => spotlight.open()} c="var(--ink)">
+              <IconSearch />
+            </ActionIcon>
+            <ActionIcon size={44} variant="subtle" aria-label="Keys you can press" onClick={sheetControl.open} visibleFrom="sm" c="var(--ink)">
+              <IconKeyboard />
+            </ActionIcon>
+            <SchemeSwitch />
+          </Group>
+        </Group>
+      </AppShell.Header>
+      <AppShell.Navbar p="xs" aria-label="Parts of the work">
+        {RAIL.map(({ href, label, icon: Icon }) => {
+          const active = href === '/' ? path === '/' : path.startsWith(href)
+          return (
+            <NavLink
+              key={href}
+              component={Link}
+              href={href}
+              label={label}
+              leftSection={<Icon size={20} aria-hidden />}
+              active={active}
+              aria-current={active ? 'page' : undefined}
+              onClick={close}
+              mih={44}
+              color="plum"
+              variant="light"
+              mt={href === '/library' ? 'md' : 0}
+              styles={{ label: { fontSize: 16, color: 'var(--ink)' }, section: { color: 'var(--ink)' } }}
+            />
+          )
+        })}
+      </AppShell.Navbar>
+      <AppShell.Main id="content" tabIndex={-1}>
+        {children}
+      </AppShell.Main>
+      <Spotlight
+        actions={actions}
+        nothingFound="Nothing by that name."
+        searchProps={{ placeholder: 'A page, a person, a class …', 'aria-label': 'Find a page or a person', leftSection: <IconSearch size={20} aria-hidden /> }}
+        limit={9}
+        shortcut={null}
+      />
+      <Modal opened={sheet} onClose={sheetControl.close} title="Keys you can press" size="lg">
+        <ShortcutSheet />
+      </Modal>
+    </AppShell>
+  )
+}
+
+function SchemeSwitch() {
+  const { setColorScheme } = useMantineColorScheme()
+  const scheme = useComputedColorScheme('light', { getInitialValueInEffect: true })
+  const next = scheme === 'dark' ? 'light' : 'dark'
+  return (
+    <ActionIcon size={44} variant="subtle" c="var(--ink)" aria-label={`Switch to the ${next} scheme`} onClick={() => setColorScheme(next)}>
+      {scheme === 'dark' ? <IconSun /> : <IconMoon />}
+    </ActionIcon>
+  )
+}
+
+/** `g` and then a letter goes to a page. */
+function useGoKeys(go: (href: string) => void): void {
+  const armedAt = useRef(-Infinity)
+  useEffect(() => {
+    const WINDOW_MS = 1200
+    const onKey = (event: KeyboardEvent): void => {
+      const target = event.target as HTMLElement | null
+      if (event.metaKey || event.ctrlKey || event.altKey || target?.closest('input, textarea, select, [contenteditable=true]')) return
+      if (event.key === 'g') {
+        armedAt.current = event.timeStamp
+        return
+      }
+      const page = RAIL.find((item) => item.key === event.key)
+      if (page && event.timeStamp - armedAt.current < WINDOW_MS) go(page.href)
+      armedAt.current = -Infinity
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [go])
+}

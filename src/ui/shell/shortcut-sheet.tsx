@@ -1,0 +1,42 @@
+import { Kbd, Table, TableTbody, TableTd, TableTh, TableThead, TableTr } from '@mantine/core'
+import { RAIL } from './rail'
+
+const HERE: readonly (readonly [string, string])[] = [
+  ['?', 'This sheet'],
+  ['Ctrl K', 'Find a page or a person'],
+  ['Space', 'Start and stop the stopwatch (Readiness)'],
+  ['N', 'Next block (Teach)'],
+  ['1 … 9', 'Mark the person in that bay clean (Teach)'],
+]
+
+/** All single keys, in one table. */
+export function ShortcutSheet() {
+  return (
+    <Table>
+      <TableThead>
+        <TableTr>
+          <TableTh scope="col">Press</TableTh>
+          <TableTh scope="col">To</TableTh>
+        </TableTr>
+      </TableThead>
+      <TableTbody>
+        {HERE.map(([keys, what]) => (
+          <TableTr key={keys}>
+            <TableTd>
+              <Kbd>{keys}</Kbd>
+            </TableTd>
+            <TableTd>{what}</TableTd>
+          </TableTr>
+        ))}
+        {RAIL.map((item) => (
+          <TableTr key={item.href}>
+            <TableTd>
+              <Kbd>g</Kbd> <Kbd>{item.key}</Kbd>
+            </TableTd>
+            <TableTd>Go to {item.label}</TableTd>
+          </TableTr>
+        ))}
+      </TableTbody>
+    </Table>
+  )
+}
