@@ -8,7 +8,12 @@ const below = (from, allowed) => ({
 
 module.exports = {
   forbidden: [
-    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'no-cycles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
     below('core', []),
     below('db', ['core']),
     below('ui', ['core']),
@@ -16,7 +21,12 @@ module.exports = {
     below('workers', ['core']),
     below('features', ['ui', 'workers', 'device', 'db', 'core']),
     below('app', ['features', 'ui']),
-    { name: 'only-db-knows-sqlite', severity: 'error', from: { path: '^(src|cli)/', pathNot: '^src/db/' }, to: { path: 'better-sqlite3|drizzle-orm' } },
+    {
+      name: 'only-db-knows-sqlite',
+      severity: 'error',
+      from: { path: '^(src|cli)/', pathNot: '^src/db/' },
+      to: { path: 'better-sqlite3|drizzle-orm' },
+    },
     {
       name: 'no-reaching-into-another-feature',
       severity: 'error',
@@ -24,5 +34,10 @@ module.exports = {
       to: { path: '^src/features/([^/]+)/components/', pathNot: '^src/features/$1/' },
     },
   ],
-  options: { doNotFollow: { path: 'node_modules' }, tsPreCompilationDeps: true, tsConfig: { fileName: 'tsconfig.json' }, exclude: { path: '\\.test\\.tsx?$|^src/testing/' } },
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    exclude: { path: '\\.test\\.tsx?$|^src/testing/' },
+  },
 }

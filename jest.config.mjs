@@ -4,7 +4,11 @@ const withNext = nextJest({ dir: './' })
 
 export default withNext({
   testEnvironment: 'node',
-  testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}', '<rootDir>/cli/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'],
+  testMatch: [
+    '<rootDir>/src/**/*.test.{ts,tsx}',
+    '<rootDir>/cli/**/*.test.ts',
+    '<rootDir>/scripts/**/*.test.ts',
+  ],
   setupFilesAfterEnv: ['<rootDir>/jest.setup.ts'],
   moduleNameMapper: { '^server-only$': '<rootDir>/src/testing/empty.ts', '^@/(.*)$': '<rootDir>/src/$1' },
   testPathIgnorePatterns: ['/node_modules/', '/.next/'],

@@ -6,8 +6,8 @@ const config: NextConfig = {
   poweredByHeader: false,
   devIndicators: false,
   experimental: { optimizePackageImports: ['@mantine/core', '@mantine/hooks', '@tabler/icons-react'] },
-  async headers() {
-    return [
+  headers: () =>
+    Promise.resolve([
       {
         source: '/:path*',
         headers: [
@@ -16,8 +16,7 @@ const config: NextConfig = {
           { key: 'X-Frame-Options', value: 'DENY' },
         ],
       },
-    ]
-  },
+    ]),
 }
 
 export default config

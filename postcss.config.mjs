@@ -1,4 +1,4 @@
-export default {
+const config = {
   plugins: {
     'postcss-preset-mantine': {},
     'postcss-simple-vars': {
@@ -12,3 +12,5 @@ export default {
     },
   },
 }
+
+export default config

@@ -10,7 +10,12 @@ import { METRIC } from '@/core/words/number'
 import { describeBody, describeSetup } from '@/core/words/refusal'
 import { describeStep, describeWarning } from '@/core/words/setup'
 
-export type Command = { readonly name: string; readonly about: string; readonly example: unknown; readonly run: (input: unknown) => unknown }
+export type Command = {
+  readonly name: string
+  readonly about: string
+  readonly example: unknown
+  readonly run: (input: unknown) => unknown
+}
 
 /** Bad input of a command: where and what. */
 export class InputError extends Error {
@@ -28,12 +33,21 @@ const bodySchema = z.strictObject({
   measured: z.partialRecord(z.enum(SEGMENT_NAMES as [SegmentName, ...SegmentName[]]), z.number()).optional(),
 })
 
-const positionSchema = z.strictObject({ position: z.string(), body: bodySchema, params: z.record(z.string(), z.number()).optional() })
+const positionSchema = z.strictObject({
+  position: z.string(),
+  body: bodySchema,
+  params: z.record(z.string(), z.number()).optional(),
+})
 const setupSchema = z.strictObject({
   setup: z.string(),
   body: bodySchema,
   options: z
-    .strictObject({ wallGapCm: z.number().optional(), toeDistanceCm: z.number().optional(), kneeBendDeg: z.number().optional(), archShare: z.number().optional() })
+    .strictObject({
+      wallGapCm: z.number().optional(),
+      toeDistanceCm: z.number().optional(),
+      kneeBendDeg: z.number().optional(),
+      archShare: z.number().optional(),
+    })
     .optional(),
 })
 
@@ -46,7 +60,13 @@ export const COMMANDS: readonly Command[] = [
     example: BODY_EXAMPLE,
     run: (input) => {
       const body = readBody(parse(bodySchema, input), [])
-      return { statureCm: body.statureCm, table: body.table, lengths: body.length, derived: derivedLengths(body), mass: body.mass }
+      return {
+        statureCm: body.statureCm,
+        table: body.table,
+        lengths: body.length,
+        derived: derivedLengths(body),
+        mass: body.mass,
+      }
     },
   },
   {
@@ -55,7 +75,11 @@ export const COMMANDS: readonly Command[] = [
     example: { position: 'dolphin', body: BODY_EXAMPLE, params: { toeDistanceCm: 90, shoulderLeanDeg: 0 } },
     run: (input) => {
       const { position, body, params } = parse(positionSchema, input)
-      if (!POSITIONS.some((p) => p.id === position)) throw new InputError(['position'], `Unknown position. Known: ${POSITIONS.map((p) => p.id).join(', ')}.`)
+      if (!POSITIONS.some((p) => p.id === position))
+        throw new InputError(
+          ['position'],
+          `Unknown position. Known: ${POSITIONS.map((p) => p.id).join(', ')}.`,
+        )
       const solved = solvePosition(position, readBody(body, ['body']), params)
       if (solved.ok) return { reachable: true, ...printPosition(solved.value) }
       if (solved.refusal.code === 'unknown-parameter' || solved.refusal.code === 'parameter-out-of-range')
@@ -69,10 +93,12 @@ export const COMMANDS: readonly Command[] = [
     example: { setup: 'SETUP-wall-kick-forearm-block', body: BODY_EXAMPLE, options: { wallGapCm: 10 } },
     run: (input) => {
       const { setup, body, options } = parse(setupSchema, input)
-      if (!SETUPS.some((s) => s.id === setup)) throw new InputError(['setup'], `Unknown setup. Known: ${SETUPS.map((s) => s.id).join(', ')}.`)
+      if (!SETUPS.some((s) => s.id === setup))
+        throw new InputError(['setup'], `Unknown setup. Known: ${SETUPS.map((s) => s.id).join(', ')}.`)
       const solved = solveSetup(setup, readBody(body, ['body']), options)
       if (!solved.ok) {
-        if (solved.refusal.code === 'option-out-of-range') throw new InputError(['options', solved.refusal.key], describeSetup(solved.refusal))
+        if (solved.refusal.code === 'option-out-of-range')
+          throw new InputError(['options', solved.refusal.key], describeSetup(solved.refusal))
         return { reachable: false, refusal: solved.refusal, message: describeSetup(solved.refusal) }
       }
       const { id, placements, props, steps, warnings, less, more, scene, start, target } = solved.value
@@ -95,7 +121,8 @@ export const COMMANDS: readonly Command[] = [
 
 /** Catalogues that `list` prints. */
 export const LISTS: Record<string, () => unknown> = {
-  positions: () => POSITIONS.map(({ id, name, parameters }) => ({ id, name, parameters: parameters.map(printParameter) })),
+  positions: () =>
+    POSITIONS.map(({ id, name, parameters }) => ({ id, name, parameters: parameters.map(printParameter) })),
   setups: () => library().setups,
   stages: () => library().stages,
   checks: () => library().checks,
@@ -104,17 +131,38 @@ export const LISTS: Record<string, () => unknown> = {
   counterposes: () => library().counterposes,
 }
 
-function printParameter({ key, unit, min, max, usual, label }: (typeof POSITIONS)[number]['parameters'][number]): unknown {
+function printParameter({
+  key,
+  unit,
+  min,
+  max,
+  usual,
+  label,
+}: (typeof POSITIONS)[number]['parameters'][number]): unknown {
   const example = estimateBody({ statureCm: 168 })
   const fallback = typeof usual === 'function' ? (example.ok ? usual(example.value) : null) : usual
   return { key, label, unit, default: fallback, scalesWithBody: typeof usual === 'function', min, max }
 }
 
 function printPosition(position: Position): Record<string, unknown> {
-  const { id, parameters, skeleton, centreOfMassCm, contacts, base, margin, angles, shoulderMomentNmPerKg, headClearanceCm, wallX, rise } = position
+  const {
+    id,
+    parameters,
+    skeleton,
+    centreOfMassCm,
+    contacts,
+    base,
+    margin,
+    angles,
+    shoulderMomentNmPerKg,
+    headClearanceCm,
+    wallX,
+    rise,
+  } = position
   const { legs, ...rest } = skeleton
   const [near, far] = legs
-  const lifted = near === far ? {} : { leadKnee: far.knee, leadAnkle: far.ankle, leadHeel: far.heel, leadToe: far.toe }
+  const lifted =
+    near === far ? {} : { leadKnee: far.knee, leadAnkle: far.ankle, leadHeel: far.heel, leadToe: far.toe }
   return {
     position: id,
     params: parameters,
@@ -127,14 +175,17 @@ function printPosition(position: Position): Record<string, unknown> {
     shoulderMomentNmPerKg,
     headClearanceCm,
     wallXCm: wallX,
-    ...(rise ? { riseCm: rise.riseCm, energyJPerKg: rise.energyJPerKg, takeOffSpeedMPerS: rise.takeOffSpeedMPerS } : {}),
+    ...(rise
+      ? { riseCm: rise.riseCm, energyJPerKg: rise.energyJPerKg, takeOffSpeedMPerS: rise.takeOffSpeedMPerS }
+      : {}),
   }
 }
 
 function readBody(input: z.output<typeof bodySchema>, at: readonly string[]): Body {
   const body = estimateBody({ statureCm: input.statureCm, table: input.table, measured: input.measured })
   if (body.ok) return body.value
-  const field = body.refusal.code === 'stature-implausible' ? ['statureCm'] : ['measured', body.refusal.segment]
+  const field =
+    body.refusal.code === 'stature-implausible' ? ['statureCm'] : ['measured', body.refusal.segment]
   throw new InputError([...at, ...field], describeBody(body.refusal))
 }
 

@@ -15,7 +15,11 @@ function main([name, what]: readonly string[]): number {
       return 0
     }
     const command = COMMANDS.find((c) => c.name === name)
-    if (!command) throw new InputError(['command'], `Unknown command. Known: ${COMMANDS.map((c) => c.name).join(', ')}, list.`)
+    if (!command)
+      throw new InputError(
+        ['command'],
+        `Unknown command. Known: ${COMMANDS.map((c) => c.name).join(', ')}, list.`,
+      )
     print(JSON.stringify(command.run(readInput()), null, 2))
     return 0
   } catch (error) {
@@ -34,7 +38,10 @@ function readInput(): unknown {
 }
 
 function help(): string {
-  const lines = COMMANDS.map(({ name, about, example }) => `${name}\n  ${about}\n  echo '${JSON.stringify(example)}' | npm run -s core -- ${name}`)
+  const lines = COMMANDS.map(
+    ({ name, about, example }) =>
+      `${name}\n  ${about}\n  echo '${JSON.stringify(example)}' | npm run -s core -- ${name}`,
+  )
   return [...lines, `list ${Object.keys(LISTS).join('|')}\n  npm run -s core -- list positions`].join('\n\n')
 }
 

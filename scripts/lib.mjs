@@ -5,7 +5,12 @@ import net from 'node:net'
 import path from 'node:path'
 
 export const ROOT = path.resolve(import.meta.dirname, '..')
-const QUIET = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', npm_config_fund: 'false', npm_config_audit: 'false' }
+const QUIET = {
+  ...process.env,
+  NEXT_TELEMETRY_DISABLED: '1',
+  npm_config_fund: 'false',
+  npm_config_audit: 'false',
+}
 
 /** Runs a command to its end with its output shown; returns whether it went well. */
 export function run(command, args, { env = {}, stdio = 'inherit' } = {}) {
@@ -27,7 +32,8 @@ export function missingTools() {
     }
   }
   const [major, minor] = process.versions.node.split('.').map(Number)
-  if (major < 20 || (major === 20 && minor < 9)) return `Levitar needs Node 20.9 or newer; this is ${process.versions.node}.`
+  if (major < 20 || (major === 20 && minor < 9))
+    return `Levitar needs Node 20.9 or newer; this is ${process.versions.node}.`
   const missing = ['python3', 'make', 'g++'].filter((tool) => !has(tool))
   if (missing.length === 0) return null
   return `The database driver is compiled on install and ${missing.join(', ')} ${missing.length === 1 ? 'is' : 'are'} missing: install ${missing.join(' ')} with your system's package manager (on Debian: apt-get install -y python3 make g++) and run this again.`
@@ -72,7 +78,11 @@ export async function startServer({ port, data, now, stdio = 'ignore' }) {
   mkdirSync(data, { recursive: true })
   const env = { ...QUIET, LEVITAR_DATA: data, ...(now ? { LEVITAR_NOW: now } : {}), NODE_ENV: 'production' }
   const next = path.join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next')
-  const child = spawn(process.execPath, [next, 'start', '--hostname', '127.0.0.1', '--port', String(port)], { cwd: ROOT, env, stdio })
+  const child = spawn(process.execPath, [next, 'start', '--hostname', '127.0.0.1', '--port', String(port)], {
+    cwd: ROOT,
+    env,
+    stdio,
+  })
   const address = `http://127.0.0.1:${port}`
   for (let tries = 0; tries < 150; tries += 1) {
     if (child.exitCode !== null) throw new Error('the server stopped while starting')
@@ -117,8 +127,14 @@ export function filesBelow(folder) {
 }
 
 function sourceHash() {
-  const files = ['src', 'public'].map((f) => path.join(ROOT, f)).filter(existsSync).flatMap(filesBelow)
-  return hashFiles([...files.sort(), ...['next.config.ts', 'package-lock.json', 'postcss.config.mjs'].map((f) => path.join(ROOT, f))])
+  const files = ['src', 'public']
+    .map((f) => path.join(ROOT, f))
+    .filter(existsSync)
+    .flatMap(filesBelow)
+  return hashFiles([
+    ...files.sort(),
+    ...['next.config.ts', 'package-lock.json', 'postcss.config.mjs'].map((f) => path.join(ROOT, f)),
+  ])
 }
 
 function hashFiles(files) {

@@ -54,12 +54,22 @@ const VIEWS = [
   { name: 'setup-kick', size: LAPTOP, go: setup('SETUP-wall-kick-forearm-block', 'Ines Calder') },
   { name: 'setup-strap', size: LAPTOP, go: setup('SETUP-dolphin-strap', 'Bertram Oake') },
   { name: 'plan', size: LAPTOP, go: plan, full: true },
-  { name: 'sheet', size: LAPTOP, go: async (page) => { await plan(page); await page.getByRole('link', { name: 'Printed sheet' }).click(); await page.getByRole('button', { name: 'Print' }).waitFor() } },
+  {
+    name: 'sheet',
+    size: LAPTOP,
+    go: async (page) => {
+      await plan(page)
+      await page.getByRole('link', { name: 'Printed sheet' }).click()
+      await page.getByRole('button', { name: 'Print' }).waitFor()
+    },
+  },
   { name: 'teach-tablet', size: TABLET, go: teach },
   { name: 'library', size: LAPTOP, go: open('/library') },
 ]
 
-const wanted = VIEWS.filter(({ name }) => given.only === undefined || String(given.only).split(',').includes(name))
+const wanted = VIEWS.filter(
+  ({ name }) => given.only === undefined || String(given.only).split(',').includes(name),
+)
 if (!(await ensureBuilt())) process.exit(1)
 mkdirSync(out, { recursive: true })
 const data = mkdtempSync(path.join(tmpdir(), 'levitar-shots-'))
@@ -67,7 +77,12 @@ await run('npx', ['tsx', 'cli/seed.ts', DAY], { env: { LEVITAR_DATA: data } })
 const { child, address } = await startServer({ port: await freePort(), data, now: NOW })
 const browser = await launchBrowser()
 for (const { name, size, scheme = 'light', go, full = false } of wanted) {
-  const context = await browser.newContext({ viewport: size, baseURL: address, colorScheme: scheme, reducedMotion: 'reduce' })
+  const context = await browser.newContext({
+    viewport: size,
+    baseURL: address,
+    colorScheme: scheme,
+    reducedMotion: 'reduce',
+  })
   const page = await context.newPage()
   await go(page)
   await page.waitForLoadState('networkidle')

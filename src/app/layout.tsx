@@ -12,7 +12,10 @@ import { Shell } from '@/ui/shell/shell'
 import { theme } from '@/ui/theme'
 import { WordingProvider } from '@/ui/wording'
 
-export const metadata: Metadata = { title: { default: 'Levitar', template: '%s · Levitar' }, description: 'Preparing inversions and arm balances' }
+export const metadata: Metadata = {
+  title: { default: 'Levitar', template: '%s · Levitar' },
+  description: 'Preparing inversions and arm balances',
+}
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 }
 // Every page shows what is stored now.
 export const dynamic = 'force-dynamic'

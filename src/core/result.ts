@@ -1,5 +1,6 @@
 /** The outcome of something that may be refused. Refusals are data; exceptions are bugs. */
-export type Result<T, R> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly refusal: R }
+export type Result<T, R> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly refusal: R }
 
 /** Wraps a value as success. */
 export function ok<T>(value: T): { readonly ok: true; readonly value: T } {

@@ -11,7 +11,7 @@ export type Share = Branded<'share'>
 
 export type LengthUnit = 'cm' | 'in'
 
-export const CM_PER_INCH = 2.54
+const CM_PER_INCH = 2.54
 const INCHES_PER_FOOT = 12
 
 export type LengthRefusal =
@@ -23,13 +23,16 @@ export type LengthRefusal =
 const NUMBER = '(\\d+(?:[.,]\\d+)?)'
 const CENTIMETRES = new RegExp(`^${NUMBER}\\s*(?:cm)?$`, 'i')
 const METRES = new RegExp(`^${NUMBER}\\s*m$`, 'i')
-const FEET_INCHES = new RegExp(`^(\\d+)\\s*(?:'|’|′|ft|feet|foot)\\s*(?:${NUMBER}\\s*(?:"|”|″|''|in|inch|inches)?)?$`, 'i')
+const FEET_INCHES = new RegExp(
+  `^(\\d+)\\s*(?:'|’|′|ft|feet|foot)\\s*(?:${NUMBER}\\s*(?:"|”|″|''|in|inch|inches)?)?$`,
+  'i',
+)
 const INCHES = new RegExp(`^${NUMBER}\\s*(?:"|”|″|in|inch|inches)$`, 'i')
 
 /**
  * Reads a length as people type it: `168`, `168,5 cm`, `1.68 m`, `5'6"`, `5 ft 6`, `66 in`.
  * A bare number is taken in `bare` units.
- * @param range plausible limits in cm; outside is refused with the numbers, never clamped
+ * Outside the plausible `range` (cm) it is refused with the numbers, never clamped.
  * @returns centimetres
  */
 export function parseLength(
@@ -81,11 +84,6 @@ export function formatStature(cm: Cm, units: LengthUnit = 'cm'): string {
   if (units === 'cm') return formatLength(cm)
   const inches = Math.round(cm / CM_PER_INCH)
   return `${Math.floor(inches / INCHES_PER_FOOT)} ft ${inches % INCHES_PER_FOOT} in`
-}
-
-/** A share of body weight as a whole percentage. */
-export function formatShare(share: Share): string {
-  return `${Math.round(share * 100)} %`
 }
 
 /** Seconds as `m:ss`, for clocks. */

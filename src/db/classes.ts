@@ -21,7 +21,12 @@ export type ClassRecord = {
 
 /** All classes, newest first. */
 export function listClasses(db: Db): ClassRecord[] {
-  return db.select().from(classSession).orderBy(desc(classSession.day), desc(classSession.startTime)).all().map((row) => toClass(db, row))
+  return db
+    .select()
+    .from(classSession)
+    .orderBy(desc(classSession.day), desc(classSession.startTime))
+    .all()
+    .map((row) => toClass(db, row))
 }
 
 /** One class with its roster. */
@@ -42,10 +47,19 @@ export function nextClass(db: Db, today: Day): ClassRecord | null {
 }
 
 /** Stores a new class with its roster; the same id a second time changes nothing. */
-export function addClass(db: Db, record: Omit<ClassRecord, 'plan' | 'locks'> & { plan?: Plan | null; locks?: readonly Lock[] }): boolean {
+export function addClass(
+  db: Db,
+  record: Omit<ClassRecord, 'plan' | 'locks'> & { plan?: Plan | null; locks?: readonly Lock[] },
+): boolean {
   const { roster, plan = null, locks = [], ...row } = record
-  const isNew = db.insert(classSession).values({ ...row, plan, locks }).onConflictDoNothing().run().changes > 0
-  if (isNew) for (const studentId of roster) db.insert(classRoster).values({ classId: row.id, studentId }).run()
+  const isNew =
+    db
+      .insert(classSession)
+      .values({ ...row, plan, locks })
+      .onConflictDoNothing()
+      .run().changes > 0
+  if (isNew)
+    for (const studentId of roster) db.insert(classRoster).values({ classId: row.id, studentId }).run()
   return isNew
 }
 
@@ -56,27 +70,61 @@ export function savePlan(db: Db, id: string, plan: Plan, locks: readonly Lock[])
 
 /** What happened in a class, in clock order. */
 export function eventsOf(db: Db, classId: string): ClassEvent[] {
-  return db.select().from(classEvent).where(eq(classEvent.classId, classId)).orderBy(asc(classEvent.hlc)).all()
+  return db
+    .select()
+    .from(classEvent)
+    .where(eq(classEvent.classId, classId))
+    .orderBy(asc(classEvent.hlc))
+    .all()
 }
 
 /** Appends to what happened. Returns false when it was there already. */
-export function appendClassEvent(db: Db, event: ClassEvent & { classId: string; day: Day }, origin: Origin): boolean {
-  return db.insert(classEvent).values({ ...event, ...origin }).onConflictDoNothing().run().changes > 0
+export function appendClassEvent(
+  db: Db,
+  event: ClassEvent & { classId: string; day: Day },
+  origin: Origin,
+): boolean {
+  return (
+    db
+      .insert(classEvent)
+      .values({ ...event, ...origin })
+      .onConflictDoNothing()
+      .run().changes > 0
+  )
 }
 
 /** Keeps the decisions on both sides of a class. A second end replaces the first. */
-export function keepDecisions(db: Db, classId: string, changes: readonly { studentId: string; before: Decision; after: Decision }[]): void {
+export function keepDecisions(
+  db: Db,
+  classId: string,
+  changes: readonly { studentId: string; before: Decision; after: Decision }[],
+): void {
   db.delete(classDecision).where(eq(classDecision.classId, classId)).run()
-  for (const change of changes) db.insert(classDecision).values({ classId, ...change }).run()
+  for (const change of changes)
+    db.insert(classDecision)
+      .values({ classId, ...change })
+      .run()
 }
 
 /** Decisions on both sides of a class, once it has ended. */
-export function decisionsOf(db: Db, classId: string): { studentId: string; before: Decision; after: Decision }[] {
+export function decisionsOf(
+  db: Db,
+  classId: string,
+): { studentId: string; before: Decision; after: Decision }[] {
   const rows = db.select().from(classDecision).where(eq(classDecision.classId, classId)).all()
-  return rows.map((row) => ({ studentId: row.studentId, before: row.before as Decision, after: row.after as Decision }))
+  return rows.map((row) => ({
+    studentId: row.studentId,
+    before: row.before as Decision,
+    after: row.after as Decision,
+  }))
 }
 
 function toClass(db: Db, row: typeof classSession.$inferSelect): ClassRecord {
   const roster = db.select().from(classRoster).where(eq(classRoster.classId, row.id)).all()
-  return { ...row, plan: row.plan as Plan | null, locks: row.locks as Lock[], roster: roster.map((r) => r.studentId) }
+  return {
+    ...row,
+    plan: row.plan as Plan | null,
+    locks: row.locks as Lock[],
+    roster: roster.map((r) => r.studentId),
+  }
 }

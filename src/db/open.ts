@@ -1,12 +1,13 @@
 import Database from 'better-sqlite3'
-import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
+import { drizzle } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
+import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core'
 import { existsSync, mkdirSync, readdirSync } from 'node:fs'
 import path from 'node:path'
 import * as schema from './schema'
 
 /** A database connection, or a transaction on it: repositories take either. */
-export type Db = BetterSQLite3Database<typeof schema>
+export type Db = BaseSQLiteDatabase<'sync', Database.RunResult, typeof schema>
 
 const FILE = 'levitar.sqlite'
 
@@ -45,7 +46,7 @@ export function openDb(file: string): Db {
 }
 
 /** Copies a database beside itself under a name that says when and why. */
-export function copyAside(raw: Database.Database, file: string, why: string): string {
+function copyAside(raw: Database.Database, file: string, why: string): string {
   const copy = `${file}.${why}-${new Date().toISOString().replace(/[:.]/g, '-')}`
   raw.exec(`VACUUM INTO '${copy.replaceAll("'", "''")}'`)
   return copy
@@ -57,6 +58,8 @@ function migrationsFolder(): string {
 
 function migrationsDue(raw: Database.Database): boolean {
   const table = raw.prepare("select 1 from sqlite_master where name = '__drizzle_migrations'").get()
-  const applied = table ? (raw.prepare('select count(*) as n from __drizzle_migrations').get() as { n: number }).n : 0
+  const applied = table
+    ? (raw.prepare('select count(*) as n from __drizzle_migrations').get() as { n: number }).n
+    : 0
   return applied < readdirSync(migrationsFolder()).filter((name) => name.endsWith('.sql')).length
 }

@@ -1,5 +1,15 @@
 import { sql } from 'drizzle-orm'
-import { check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex, type AnySQLiteColumn } from 'drizzle-orm/sqlite-core'
+import {
+  check,
+  index,
+  integer,
+  primaryKey,
+  real,
+  sqliteTable,
+  text,
+  uniqueIndex,
+  type AnySQLiteColumn,
+} from 'drizzle-orm/sqlite-core'
 
 /** The one studio of this installation. */
 export const studio = sqliteTable(
@@ -20,7 +30,10 @@ export const studio = sqliteTable(
   },
   (t) => [
     check('studio_single', sql`${t.id} = 1`),
-    check('studio_counts', sql`${t.bays} between 0 and 12 and ${t.straps} between 0 and 200 and ${t.blocks} between 0 and 400`),
+    check(
+      'studio_counts',
+      sql`${t.bays} between 0 and 12 and ${t.straps} between 0 and 200 and ${t.blocks} between 0 and 400`,
+    ),
     check('studio_wall', sql`${t.wallCm} is null or ${t.wallCm} between 60 and 10000`),
   ],
 )
@@ -52,7 +65,10 @@ export const studentMeasure = sqliteTable(
     valueCm: real('value_cm').notNull(),
     day: text('day').notNull(),
   },
-  (t) => [primaryKey({ columns: [t.studentId, t.segment] }), check('measure_plausible', sql`${t.valueCm} between 1 and 150`)],
+  (t) => [
+    primaryKey({ columns: [t.studentId, t.segment] }),
+    check('measure_plausible', sql`${t.valueCm} between 1 and 150`),
+  ],
 )
 
 /** Columns of every append-only fact; rows are inserted and never updated. */
@@ -88,7 +104,10 @@ export const observation = sqliteTable(
   (t) => [
     uniqueIndex('observation_device').on(t.deviceId, t.deviceSeq),
     index('observation_student').on(t.studentId, t.day),
-    check('observation_has_value', sql`${t.withdrawn} or ${t.single} is not null or (${t.left} is not null and ${t.right} is not null)`),
+    check(
+      'observation_has_value',
+      sql`${t.withdrawn} or ${t.single} is not null or (${t.left} is not null and ${t.right} is not null)`,
+    ),
   ],
 )
 
@@ -108,7 +127,10 @@ export const attempt = sqliteTable(
     endedBy: text('ended_by', { enum: ['self', 'spent-arms', 'helper', 'setup'] }),
     classId: text('class_id').references(() => classSession.id),
   },
-  (t) => [uniqueIndex('attempt_device').on(t.deviceId, t.deviceSeq), index('attempt_student').on(t.studentId, t.day)],
+  (t) => [
+    uniqueIndex('attempt_device').on(t.deviceId, t.deviceSeq),
+    index('attempt_student').on(t.studentId, t.day),
+  ],
 )
 
 export const placement = sqliteTable(
@@ -120,7 +142,10 @@ export const placement = sqliteTable(
       .references(() => student.id, { onDelete: 'cascade' }),
     stageId: text('stage_id'),
   },
-  (t) => [uniqueIndex('placement_device').on(t.deviceId, t.deviceSeq), index('placement_student').on(t.studentId)],
+  (t) => [
+    uniqueIndex('placement_device').on(t.deviceId, t.deviceSeq),
+    index('placement_student').on(t.studentId),
+  ],
 )
 
 export const classSession = sqliteTable(
@@ -136,7 +161,10 @@ export const classSession = sqliteTable(
     plan: text('plan', { mode: 'json' }),
     locks: text('locks', { mode: 'json' }).notNull(),
   },
-  (t) => [check('class_minutes', sql`${t.minutes} between 20 and 120`), check('class_bays', sql`${t.bays} between 1 and 12`)],
+  (t) => [
+    check('class_minutes', sql`${t.minutes} between 20 and 120`),
+    check('class_bays', sql`${t.bays} between 1 and 12`),
+  ],
 )
 
 export const classRoster = sqliteTable(
@@ -163,7 +191,10 @@ export const classEvent = sqliteTable(
     atMs: integer('at_ms').notNull(),
     blockIndex: integer('block_index').notNull(),
   },
-  (t) => [uniqueIndex('class_event_device').on(t.deviceId, t.deviceSeq), index('class_event_class').on(t.classId)],
+  (t) => [
+    uniqueIndex('class_event_device').on(t.deviceId, t.deviceSeq),
+    index('class_event_class').on(t.classId),
+  ],
 )
 
 /** Decisions as they stood when a class ended, before and after it. */

@@ -9,13 +9,16 @@ import { saveStudio } from './studio'
 export function seedDemo(db: Db, world: DemoWorld, asOf: string): void {
   db.transaction((tx) => {
     let deviceSeq = 0
-    const origin = (): { deviceId: string; deviceSeq: number } => ({ deviceId: 'demo-seed', deviceSeq: (deviceSeq += 1) })
-    saveStudio(tx as Db, { ...world.studio, units: 'cm', demoAsOf: asOf })
-    addStudents(tx as Db, world.students, asOf)
-    for (const s of world.students) saveProfile(tx as Db, s.id, s, asOf)
-    for (const fact of world.observations) appendObservation(tx as Db, fact, origin())
-    for (const fact of world.attempts) appendAttempt(tx as Db, fact, origin())
-    for (const fact of world.placements) appendPlacement(tx as Db, fact, origin())
-    for (const c of world.classes) addClass(tx as Db, c)
+    const origin = (): { deviceId: string; deviceSeq: number } => ({
+      deviceId: 'demo-seed',
+      deviceSeq: (deviceSeq += 1),
+    })
+    saveStudio(tx, { ...world.studio, units: 'cm', demoAsOf: asOf })
+    addStudents(tx, world.students, asOf)
+    for (const s of world.students) saveProfile(tx, s.id, s, asOf)
+    for (const fact of world.observations) appendObservation(tx, fact, origin())
+    for (const fact of world.attempts) appendAttempt(tx, fact, origin())
+    for (const fact of world.placements) appendPlacement(tx, fact, origin())
+    for (const c of world.classes) addClass(tx, c)
   })
 }

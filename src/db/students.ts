@@ -29,14 +29,25 @@ export function listStudents(db: Db, { archived = false }: { archived?: boolean 
 export function findStudent(db: Db, id: string): StudentRecord | null {
   const row = db.select().from(student).where(eq(student.id, id)).get()
   if (!row) return null
-  return { ...row, measured: measuredOf(db.select().from(studentMeasure).where(eq(studentMeasure.studentId, id)).all()) }
+  return {
+    ...row,
+    measured: measuredOf(db.select().from(studentMeasure).where(eq(studentMeasure.studentId, id)).all()),
+  }
 }
 
 /** Adds people; ids come from the form, so a second press adds nobody twice. Returns how many were new. */
-export function addStudents(db: Db, people: readonly { id: string; name: string; statureCm?: number | null; breathS?: number }[], day: Day): number {
+export function addStudents(
+  db: Db,
+  people: readonly { id: string; name: string; statureCm?: number | null; breathS?: number }[],
+  day: Day,
+): number {
   let added = 0
   for (const { id, name, statureCm = null, breathS = 5 } of people) {
-    const result = db.insert(student).values({ id, name, statureCm, breathS, createdDay: day }).onConflictDoNothing().run()
+    const result = db
+      .insert(student)
+      .values({ id, name, statureCm, breathS, createdDay: day })
+      .onConflictDoNothing()
+      .run()
     added += result.changes
   }
   return added
@@ -46,22 +57,40 @@ export function addStudents(db: Db, people: readonly { id: string; name: string;
 export function saveProfile(
   db: Db,
   id: string,
-  profile: { name: string; statureCm: number | null; breathS: number; measured: Partial<Record<SegmentName, number>> },
+  profile: {
+    name: string
+    statureCm: number | null
+    breathS: number
+    measured: Partial<Record<SegmentName, number>>
+  },
   day: Day,
 ): boolean {
   const { name, statureCm, breathS, measured } = profile
   const { changes } = db.update(student).set({ name, statureCm, breathS }).where(eq(student.id, id)).run()
   if (changes === 0) return false
   db.delete(studentMeasure).where(eq(studentMeasure.studentId, id)).run()
-  for (const [segment, valueCm] of Object.entries(measured)) db.insert(studentMeasure).values({ studentId: id, segment, valueCm, day }).run()
+  for (const [segment, valueCm] of Object.entries(measured))
+    db.insert(studentMeasure).values({ studentId: id, segment, valueCm, day }).run()
   return true
 }
 
 /** Puts somebody away, or brings them back when `day` is null. Nothing about them is lost. */
 export function setArchived(db: Db, id: string, day: Day | null): boolean {
-  return db.update(student).set({ archivedDay: day }).where(and(eq(student.id, id))).run().changes > 0
+  return (
+    db
+      .update(student)
+      .set({ archivedDay: day })
+      .where(and(eq(student.id, id)))
+      .run().changes > 0
+  )
 }
 
-function measuredOf(rows: readonly { segment: string; valueCm: number }[]): Partial<Record<SegmentName, number>> {
-  return Object.fromEntries(rows.filter((row) => (SEGMENT_NAMES as readonly string[]).includes(row.segment)).map((row) => [row.segment, row.valueCm]))
+function measuredOf(
+  rows: readonly { segment: string; valueCm: number }[],
+): Partial<Record<SegmentName, number>> {
+  return Object.fromEntries(
+    rows
+      .filter((row) => (SEGMENT_NAMES as readonly string[]).includes(row.segment))
+      .map((row) => [row.segment, row.valueCm]),
+  )
 }

@@ -17,7 +17,7 @@ export type StudioRecord = {
 }
 
 /** What a new installation starts from. */
-export const EMPTY_STUDIO: StudioRecord = {
+const EMPTY_STUDIO: StudioRecord = {
   name: '',
   teacher: '',
   assistant: '',

@@ -1,7 +1,7 @@
 import 'server-only'
 import { revalidatePath } from 'next/cache'
 import type { z } from 'zod'
-import { sharedDb, type Db } from '@/db/open'
+import { sharedDb } from '@/db/open'
 import { problem, type Answer } from './answer'
 import { context, type Context } from './context'
 
@@ -16,8 +16,11 @@ export function action<S extends z.ZodType, T>(
   return async (raw) => {
     const parsed = await schema.safeParseAsync(raw)
     if (!parsed.success)
-      return { ok: false, problems: parsed.error.issues.map(({ path, message }) => ({ path: path.join('.'), message })) }
-    const answer = attempt(() => sharedDb().transaction((tx) => run(context(tx as Db), parsed.data)))
+      return {
+        ok: false,
+        problems: parsed.error.issues.map(({ path, message }) => ({ path: path.join('.'), message })),
+      }
+    const answer = attempt(() => sharedDb().transaction((tx) => run(context(tx), parsed.data)))
     if (answer.ok) revalidatePath('/', 'layout')
     return answer
   }

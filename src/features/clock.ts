@@ -9,5 +9,10 @@ export function now(): Date {
 
 /** The studio's calendar day: its time zone decides. */
 export function today(timeZone: string): Day {
-  return new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(now())
+  return new Intl.DateTimeFormat('en-CA', {
+    timeZone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+  }).format(now())
 }

@@ -36,9 +36,19 @@ export function statureField(units: LengthUnit) {
 
 export const noteField = z.string().trim().max(280, 'A note may have 280 characters.')
 
-export const stageField = z.string().refine((id) => library().stages.some((s) => s.id === id), 'That stage is not in the practice.')
-export const faultsField = z.array(z.string()).max(12).refine((ids) => ids.every((id) => library().faults.some((f) => f.id === id)), 'That fault is not in the practice.')
-export const checkField = z.string().refine((id) => library().checks.some((c) => c.id === id), 'That check is not in the practice.')
+export const stageField = z
+  .string()
+  .refine((id) => library().stages.some((s) => s.id === id), 'That stage is not in the practice.')
+export const faultsField = z
+  .array(z.string())
+  .max(12)
+  .refine(
+    (ids) => ids.every((id) => library().faults.some((f) => f.id === id)),
+    'That fault is not in the practice.',
+  )
+export const checkField = z
+  .string()
+  .refine((id) => library().checks.some((c) => c.id === id), 'That check is not in the practice.')
 
 /** A check already known to exist. */
 export function checkById(id: string): ReturnType<typeof library>['checks'][number] {

@@ -12,7 +12,8 @@ export type Submit<I, T> = {
   readonly clear: () => void
 }
 
-const UNREACHED = 'The server did not answer. Nothing was stored; what you typed is still here. Save again when it is back.'
+const UNREACHED =
+  'The server did not answer. Nothing was stored; what you typed is still here. Save again when it is back.'
 
 /**
  * Sends a form once at a time and keeps what was typed whatever happens: a second press while one is under way is

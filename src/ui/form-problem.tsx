@@ -4,6 +4,12 @@ import { Alert } from '@mantine/core'
 export function FormProblem({ message }: { message: string | undefined }) {
   if (!message) return null
   return (
-    <Alert color="clay" role="alert" title={message} variant="light" styles={{ title: { color: 'var(--warn-ink)' } }} />
+    <Alert
+      color="clay"
+      role="alert"
+      title={message}
+      variant="light"
+      styles={{ title: { color: 'var(--warn-ink)' } }}
+    />
   )
 }

@@ -2,7 +2,15 @@ import { Group, Stack, Text, Title } from '@mantine/core'
 import type { ReactNode } from 'react'
 
 /** A page's heading is its question; beside it the one thing to do. */
-export function PageHead({ title, lead, children }: { title: string; lead?: ReactNode; children?: ReactNode }) {
+export function PageHead({
+  title,
+  lead,
+  children,
+}: {
+  title: string
+  lead?: ReactNode
+  children?: ReactNode
+}) {
   return (
     <Group justify="space-between" align="flex-start" mb="lg" gap="sm">
       <Stack gap={2}>

@@ -4,8 +4,8 @@ import { Text } from '@mantine/core'
 export function SafetyLine() {
   return (
     <Text size="sm" c="dimmed" mt="xl">
-      Levitar supports a qualified teacher’s judgement. It is not medical advice; local codes, insurance and a clinician’s word
-      come first.
+      Levitar supports a qualified teacher’s judgement. It is not medical advice; local codes, insurance and a
+      clinician’s word come first.
     </Text>
   )
 }

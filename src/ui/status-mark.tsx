@@ -16,7 +16,16 @@ const WASH: Record<Outcome, string> = {
 export function StatusMark({ outcome, size = 26 }: { outcome: Outcome; size?: number }) {
   return (
     <span className={classes.mark} style={{ background: WASH[outcome] }} title={OUTCOME_MEANING[outcome]}>
-      <svg width={size} height={size} viewBox="0 0 26 26" aria-hidden="true" fill="none" stroke="var(--ink)" strokeWidth="2.2" strokeLinecap="round">
+      <svg
+        width={size}
+        height={size}
+        viewBox="0 0 26 26"
+        aria-hidden="true"
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth="2.2"
+        strokeLinecap="round"
+      >
         {SHAPE[outcome]}
       </svg>
       <span>{OUTCOME_WORD[outcome]}</span>

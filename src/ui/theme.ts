@@ -1,11 +1,44 @@
 import { createTheme, type MantineColorsTuple } from '@mantine/core'
 
 /** Deep plum, the primary; index 7 is the colour of interface.md. */
-const plum: MantineColorsTuple = ['#f9f1f6', '#eedde8', '#dcbdd0', '#c89bb7', '#b57ca0', '#a1648b', '#855073', '#6a3a5b', '#552c49', '#412037']
+const plum: MantineColorsTuple = [
+  '#f9f1f6',
+  '#eedde8',
+  '#dcbdd0',
+  '#c89bb7',
+  '#b57ca0',
+  '#a1648b',
+  '#855073',
+  '#6a3a5b',
+  '#552c49',
+  '#412037',
+]
 /** Sky-slate as a quiet second. */
-const slate: MantineColorsTuple = ['#f0f4f5', '#dde6e9', '#bccdd3', '#99b3bc', '#7b9ba7', '#5f7f8c', '#4f6b77', '#405863', '#31464f', '#22333b']
+const slate: MantineColorsTuple = [
+  '#f0f4f5',
+  '#dde6e9',
+  '#bccdd3',
+  '#99b3bc',
+  '#7b9ba7',
+  '#5f7f8c',
+  '#4f6b77',
+  '#405863',
+  '#31464f',
+  '#22333b',
+]
 /** Clay, for what needs care. */
-const clay: MantineColorsTuple = ['#fdf2ed', '#f6ded3', '#ebbfab', '#df9d80', '#d17f5a', '#b5623f', '#985032', '#7b3f27', '#60301d', '#462214']
+const clay: MantineColorsTuple = [
+  '#fdf2ed',
+  '#f6ded3',
+  '#ebbfab',
+  '#df9d80',
+  '#d17f5a',
+  '#b5623f',
+  '#985032',
+  '#7b3f27',
+  '#60301d',
+  '#462214',
+]
 
 export const theme = createTheme({
   colors: { plum, slate, clay },

@@ -2,7 +2,13 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react'
 
-export type Stopwatch = { readonly running: boolean; readonly seconds: number; readonly start: () => void; readonly stop: () => number; readonly reset: () => void }
+export type Stopwatch = {
+  readonly running: boolean
+  readonly seconds: number
+  readonly start: () => void
+  readonly stop: () => number
+  readonly reset: () => void
+}
 
 /**
  * Seconds since start on the monotonic clock. If the device sleeps, that clock stands still on some systems, so wall

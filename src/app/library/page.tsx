@@ -8,7 +8,10 @@ export const metadata: Metadata = { title: 'Library' }
 export default function LibraryPage() {
   return (
     <>
-      <PageHead title="What does each step ask?" lead="The forearm-stand ladder: what to do, what to look for, what must be shown first." />
+      <PageHead
+        title="What does each step ask?"
+        lead="The forearm-stand ladder: what to do, what to look for, what must be shown first."
+      />
       <Stack>
         {stageCards().map((stage) => (
           <section className="card" key={stage.id} aria-label={stage.name}>

@@ -1,4 +1,13 @@
-import { Table, TableCaption, TableScrollContainer, TableTbody, TableTd, TableTh, TableThead, TableTr } from '@mantine/core'
+import {
+  Table,
+  TableCaption,
+  TableScrollContainer,
+  TableTbody,
+  TableTd,
+  TableTh,
+  TableThead,
+  TableTr,
+} from '@mantine/core'
 import type { Metadata } from 'next'
 import { classSummaries } from '@/features/plans/queries'
 import { LinkButton } from '@/ui/link-button'

@@ -10,7 +10,14 @@ export default function ProgressPage() {
   const classes = endedClasses()
   return (
     <>
-      <PageHead title="What changed, and why?" lead={classes.length === 0 ? 'No class has been taught here yet. Take a plan to class, and what it changed stands here afterwards.' : undefined} />
+      <PageHead
+        title="What changed, and why?"
+        lead={
+          classes.length === 0
+            ? 'No class has been taught here yet. Take a plan to class, and what it changed stands here afterwards.'
+            : undefined
+        }
+      />
       <Stack gap="sm">
         {classes.map((c) => (
           <Group key={c.id} className="card" justify="space-between">

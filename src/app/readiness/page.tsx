@@ -12,7 +12,10 @@ export default function ReadinessPage() {
   const rows = board()
   return (
     <>
-      <PageHead title="Who is ready for what?" lead="Nearest to the next step first. An offer is an invitation for you to look." />
+      <PageHead
+        title="Who is ready for what?"
+        lead="Nearest to the next step first. An offer is an invitation for you to look."
+      />
       {rows.length === 0 ? (
         <>
           <Text mb="md">Nobody here yet.</Text>

@@ -6,15 +6,26 @@ import { SafetyLine } from '@/ui/safety-line'
 
 export const metadata: Metadata = { title: 'Setups' }
 
-export default async function SetupsPage({ searchParams }: { searchParams: Promise<{ student?: string; setup?: string }> }) {
+export default async function SetupsPage({
+  searchParams,
+}: {
+  searchParams: Promise<{ student?: string; setup?: string }>
+}) {
   const { student, setup } = await searchParams
   const data = benchData()
   const initialStudent = data.people.some((p) => p.id === student) ? (student ?? null) : null
-  const initialSetup = data.setups.some((s) => s.id === setup) ? (setup ?? '') : 'SETUP-wall-kick-forearm-block'
+  const initialSetup = data.setups.some((s) => s.id === setup)
+    ? (setup ?? '')
+    : 'SETUP-wall-kick-forearm-block'
   return (
     <>
       <PageHead title="Where do the hands go?" lead="For this body and this wall, to scale." />
-      <SetupBench key={`${initialStudent ?? ''} ${initialSetup}`} {...data} initialStudent={initialStudent} initialSetup={initialSetup} />
+      <SetupBench
+        key={`${initialStudent ?? ''} ${initialSetup}`}
+        {...data}
+        initialStudent={initialStudent}
+        initialSetup={initialSetup}
+      />
       <SafetyLine />
     </>
   )

@@ -11,10 +11,14 @@ export const metadata: Metadata = { title: 'Students' }
 export default function StudentsPage() {
   const { current, archived } = studentLists()
   const { units } = studioSettings()
-  const rows = (list: typeof current) => list.map((s) => ({ ...s, measuredCount: Object.keys(s.measured).length }))
+  const rows = (list: typeof current) =>
+    list.map((s) => ({ ...s, measuredCount: Object.keys(s.measured).length }))
   return (
     <Stack gap="xl">
-      <PageHead title="Who is coming?" lead={current.length === 0 ? 'Nobody yet. Paste the names of your class to begin.' : undefined} />
+      <PageHead
+        title="Who is coming?"
+        lead={current.length === 0 ? 'Nobody yet. Paste the names of your class to begin.' : undefined}
+      />
       <StudentTable rows={rows(current)} units={units} caption={`${current.length} people`} />
       <section aria-labelledby="add-heading">
         <Title order={2} id="add-heading" fz="xl" mb="sm">

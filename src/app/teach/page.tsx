@@ -13,7 +13,10 @@ export default function TeachPage() {
   const classes = teachList()
   return (
     <>
-      <PageHead title="Whose turn is it?" lead={classes.length === 0 ? 'A class needs a plan before it can be taken to the floor.' : undefined}>
+      <PageHead
+        title="Whose turn is it?"
+        lead={classes.length === 0 ? 'A class needs a plan before it can be taken to the floor.' : undefined}
+      >
         {classes.length === 0 ? <LinkButton href="/plans">Make a plan</LinkButton> : null}
       </PageHead>
       <Stack gap="sm">

@@ -79,8 +79,14 @@ export function sides(name: MassSegment): 1 | 2 {
   return name === 'head' || name === 'trunk' ? 1 : 2
 }
 
-function mean(a: Record<MassSegment, Inertia>, b: Record<MassSegment, Inertia>): Record<MassSegment, Inertia> {
-  return mapSegments((name) => ({ mass: (a[name].mass + b[name].mass) / 2, com: (a[name].com + b[name].com) / 2 }))
+function mean(
+  a: Record<MassSegment, Inertia>,
+  b: Record<MassSegment, Inertia>,
+): Record<MassSegment, Inertia> {
+  return mapSegments((name) => ({
+    mass: (a[name].mass + b[name].mass) / 2,
+    com: (a[name].com + b[name].com) / 2,
+  }))
 }
 
 function mapSegments(of: (name: MassSegment) => Inertia): Record<MassSegment, Inertia> {

@@ -65,7 +65,7 @@ export function estimateBody(input: BodyInput): Result<Body, BodyRefusal> {
 }
 
 /** The span within which a measured length is believed, cm. */
-export function plausibleLength(segment: SegmentName, statureCm: Cm): { minCm: Cm; maxCm: Cm } {
+function plausibleLength(segment: SegmentName, statureCm: Cm): { minCm: Cm; maxCm: Cm } {
   const estimate = LENGTH_RATIO[segment] * statureCm
   return { minCm: estimate * (1 - LENGTH_TOLERANCE), maxCm: estimate * (1 + LENGTH_TOLERANCE) }
 }

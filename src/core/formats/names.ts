@@ -2,8 +2,7 @@ import Papa from 'papaparse'
 import { parseName, type NameRefusal } from '../entry'
 
 export type NameLine = { readonly line: number; readonly typed: string } & (
-  | { readonly ok: true; readonly name: string }
-  | { readonly ok: false; readonly refusal: NameRefusal }
+  { readonly ok: true; readonly name: string } | { readonly ok: false; readonly refusal: NameRefusal }
 )
 
 const HEADINGS = ['name', 'names', 'student', 'full name']
@@ -24,6 +23,10 @@ export function readNames(text: string): NameLine[] {
     seen.add(typed.trim().toLowerCase())
     const line = i + (headed >= 0 ? 2 : 1)
     const parsed = parseName(typed)
-    return [parsed.ok ? { line, typed, ok: true as const, name: parsed.value } : { line, typed, ok: false as const, refusal: parsed.refusal }]
+    return [
+      parsed.ok
+        ? { line, typed, ok: true as const, name: parsed.value }
+        : { line, typed, ok: false as const, refusal: parsed.refusal },
+    ]
   })
 }

@@ -1,5 +1,5 @@
 import { ok, refused, type Result } from '../result'
-import { add, degrees, direction, distance, radians, type Point } from './point'
+import { add, direction, distance, radians, type Point } from './point'
 
 export type ReachRefusal =
   | { code: 'too-far'; neededCm: number; reachCm: number }
@@ -38,10 +38,4 @@ export function joinLinks(
 /** Straight distance across two links with an inner angle between them (180° is straight). */
 export function spanAcross(first: number, second: number, innerDeg: number): number {
   return Math.sqrt(first ** 2 + second ** 2 - 2 * first * second * Math.cos(radians(innerDeg)))
-}
-
-/** Inner angle that makes two links span a distance; 180° when the span is their full length. */
-export function innerAngle(first: number, second: number, span: number): number {
-  const cosine = (first ** 2 + second ** 2 - span ** 2) / (2 * first * second)
-  return degrees(Math.acos(Math.min(1, Math.max(-1, cosine))))
 }

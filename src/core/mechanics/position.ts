@@ -24,7 +24,13 @@ export type PositionRefusal =
   | { code: 'unknown-parameter'; key: string; known: readonly string[] }
   | { code: 'parameter-out-of-range'; key: string; value: number; min: number; max: number }
   | { code: 'legs-do-not-reach' | 'arms-do-not-reach'; key: string; reach: ReachRefusal }
-  | { code: 'joint-out-of-range'; joint: 'hip' | 'shoulder'; neededDeg: number; availableDeg: number; change: string }
+  | {
+      code: 'joint-out-of-range'
+      joint: 'hip' | 'shoulder'
+      neededDeg: number
+      availableDeg: number
+      change: string
+    }
   | { code: 'wall-out-of-reach'; elbowToWallCm: number; reachCm: number }
 
 export type Angles = {

@@ -17,7 +17,7 @@ export type Skeleton = {
 }
 
 /** Where the ribcage ends, as a fraction of shoulder–hip. The trunk is two rigid pieces with one bend. */
-export const RIBCAGE_FRACTION = 0.6
+const RIBCAGE_FRACTION = 0.6
 
 /** A point mass: where it is and which fraction of the body it is. */
 export type Particle = { readonly at: Point; readonly mass: number; readonly segment: MassSegment }
@@ -93,7 +93,11 @@ const ANKLE_FRACTION = 0.25
  * @param ball where the ball of the foot meets the floor, cm
  * @param heelLiftDeg 0 with the sole flat, about 60 on tiptoe
  */
-export function footOnBall(body: Body, ball: Point, heelLiftDeg: number): { ankle: Point; heel: Point; toe: Point } {
+export function footOnBall(
+  body: Body,
+  ball: Point,
+  heelLiftDeg: number,
+): { ankle: Point; heel: Point; toe: Point } {
   const foot = body.length.foot.valueCm
   const ankleHeight = body.length.ankleHeight.valueCm
   const lift = (heelLiftDeg * Math.PI) / 180
@@ -114,7 +118,12 @@ export function footOnBall(body: Body, ball: Point, heelLiftDeg: number): { ankl
  * A foot in the air, at a right angle to a shank that points along `along` (knee to ankle).
  * @param towards which way the toes point, as a turn from the shank: 1 is to its right when looking along it
  */
-export function footInAir(body: Body, ankle: Point, along: Point, towards: 1 | -1): { ankle: Point; heel: Point; toe: Point } {
+export function footInAir(
+  body: Body,
+  ankle: Point,
+  along: Point,
+  towards: 1 | -1,
+): { ankle: Point; heel: Point; toe: Point } {
   const foot = body.length.foot.valueCm
   const ankleHeight = body.length.ankleHeight.valueCm
   const sole = { x: ankle.x + along.x * ankleHeight, y: ankle.y + along.y * ankleHeight }
@@ -122,6 +131,9 @@ export function footInAir(body: Body, ankle: Point, along: Point, towards: 1 | -
   return {
     ankle,
     heel: { x: sole.x - forward.x * ANKLE_FRACTION * foot, y: sole.y - forward.y * ANKLE_FRACTION * foot },
-    toe: { x: sole.x + forward.x * (1 - ANKLE_FRACTION) * foot, y: sole.y + forward.y * (1 - ANKLE_FRACTION) * foot },
+    toe: {
+      x: sole.x + forward.x * (1 - ANKLE_FRACTION) * foot,
+      y: sole.y + forward.y * (1 - ANKLE_FRACTION) * foot,
+    },
   }
 }

@@ -6,8 +6,20 @@ import { centreOf, isArm, type Particle } from './skeleton'
 export const GRAVITY = 9.80665
 
 export type ContactPart =
-  | 'hands' | 'forearms' | 'crown' | 'shoulders' | 'upperBack' | 'elbows' | 'seat'
-  | 'knees' | 'shins' | 'toes' | 'feet' | 'wallFeet' | 'helper' | 'prop'
+  | 'hands'
+  | 'forearms'
+  | 'crown'
+  | 'shoulders'
+  | 'upperBack'
+  | 'elbows'
+  | 'seat'
+  | 'knees'
+  | 'shins'
+  | 'toes'
+  | 'feet'
+  | 'wallFeet'
+  | 'helper'
+  | 'prop'
 
 /** A force that may lie anywhere between two limits; `value` is the working figure. Fractions of body weight. */
 export type LoadRange = { readonly value: Share; readonly min: Share; readonly max: Share }
@@ -22,7 +34,12 @@ export type Contact = {
 }
 
 /** A patch of floor that carries: the pressure may sit anywhere on it, `nominal` is where it is taken to sit. */
-export type Patch = { readonly part: ContactPart; readonly fromCm: number; readonly toCm: number; readonly nominalCm: number }
+export type Patch = {
+  readonly part: ContactPart
+  readonly fromCm: number
+  readonly toCm: number
+  readonly nominalCm: number
+}
 
 const NONE: LoadRange = { value: 0, min: 0, max: 0 }
 
@@ -33,19 +50,36 @@ const NONE: LoadRange = { value: 0, min: 0, max: 0 }
  */
 export function twoSupports(centreX: number, rear: Patch, front: Patch): [Contact, Contact] {
   const frontShare = (r: number, f: number): number => clampShare((centreX - r) / (f - r))
-  const corners = [rear.fromCm, rear.toCm].flatMap((r) => [front.fromCm, front.toCm].map((f) => frontShare(r, f)))
+  const corners = [rear.fromCm, rear.toCm].flatMap((r) =>
+    [front.fromCm, front.toCm].map((f) => frontShare(r, f)),
+  )
   const nominal = frontShare(rear.nominalCm, front.nominalCm)
   const min = Math.min(...corners, nominal)
   const max = Math.max(...corners, nominal)
   return [
-    { part: rear.part, atCm: { x: rear.nominalCm, y: 0 }, share: { value: 1 - nominal, min: 1 - max, max: 1 - min }, horizontalShare: NONE },
-    { part: front.part, atCm: { x: front.nominalCm, y: 0 }, share: { value: nominal, min, max }, horizontalShare: NONE },
+    {
+      part: rear.part,
+      atCm: { x: rear.nominalCm, y: 0 },
+      share: { value: 1 - nominal, min: 1 - max, max: 1 - min },
+      horizontalShare: NONE,
+    },
+    {
+      part: front.part,
+      atCm: { x: front.nominalCm, y: 0 },
+      share: { value: nominal, min, max },
+      horizontalShare: NONE,
+    },
   ]
 }
 
 /** One patch carries everything. */
 export function singleSupport(patch: Patch): Contact {
-  return { part: patch.part, atCm: { x: patch.nominalCm, y: 0 }, share: { value: 1, min: 1, max: 1 }, horizontalShare: NONE }
+  return {
+    part: patch.part,
+    atCm: { x: patch.nominalCm, y: 0 },
+    share: { value: 1, min: 1, max: 1 },
+    horizontalShare: NONE,
+  }
 }
 
 /**
@@ -56,7 +90,12 @@ export function singleSupport(patch: Patch): Contact {
  * @param wall where the feet meet the wall, cm
  * @param friction coefficient between feet and wall
  */
-export function floorAndWall(centreX: number, patch: Patch, wall: Point, friction: number): [Contact, Contact] {
+export function floorAndWall(
+  centreX: number,
+  patch: Patch,
+  wall: Point,
+  friction: number,
+): [Contact, Contact] {
   const pushAt = (pressure: number, useOfFriction: number): number =>
     Math.max(0, (centreX - pressure) / (wall.y + useOfFriction * friction * (wall.x - pressure)))
   const nominal = pushAt(patch.nominalCm, 0)
@@ -87,7 +126,11 @@ export function floorAndWall(centreX: number, patch: Patch, wall: Point, frictio
  * Net moment at the shoulders from the body's side: gravity on everything but the arms, and any contact beyond
  * the shoulder. Counter-clockwise (turning the trunk away from the wall) is positive, N·m per kg of body.
  */
-export function shoulderMomentFromBody(parts: readonly Particle[], shoulder: Point, beyond: readonly Contact[]): number {
+export function shoulderMomentFromBody(
+  parts: readonly Particle[],
+  shoulder: Point,
+  beyond: readonly Contact[],
+): number {
   const body = parts.filter((part) => !isArm(part))
   const mass = body.reduce((sum, part) => sum + part.mass, 0)
   const gravity = -mass * (centreOf(body).x - shoulder.x)
@@ -95,7 +138,11 @@ export function shoulderMomentFromBody(parts: readonly Particle[], shoulder: Poi
 }
 
 /** The same moment from the floor's side: arm contact and the arms' own weight. Equal and opposite by Newton. */
-export function shoulderMomentFromFloor(parts: readonly Particle[], shoulder: Point, arms: readonly Contact[]): number {
+export function shoulderMomentFromFloor(
+  parts: readonly Particle[],
+  shoulder: Point,
+  arms: readonly Contact[],
+): number {
   const gravity = parts.filter(isArm).reduce((sum, part) => sum - part.mass * (part.at.x - shoulder.x), 0)
   return newtonMetres(gravity + contactMoment(arms, shoulder))
 }

@@ -19,7 +19,12 @@ export function handPatch(body: Body): Patch {
 export function forearmPatch(body: Body, shoulderX: number): Patch {
   const forearm = body.length.forearm.valueCm
   const toCm = forearm + 0.6 * body.length.hand.valueCm
-  return { part: 'forearms', fromCm: 0, toCm, nominalCm: Math.min(toCm, Math.max(0, forearm / 3 + shoulderX)) }
+  return {
+    part: 'forearms',
+    fromCm: 0,
+    toCm,
+    nominalCm: Math.min(toCm, Math.max(0, forearm / 3 + shoulderX)),
+  }
 }
 
 /** Base of balance on hands: heel of the hand to fingertips. */

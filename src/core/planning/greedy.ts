@@ -2,7 +2,17 @@ import { ok, refused, type Result } from '../result'
 import type { Library } from '../practice/library'
 import { findById } from '../practice/library'
 import type { Load, PracticeBlock } from '../practice/schema'
-import { CLASS_MINUTES, MOST_VERSIONS, WARM_UP_SHARE, type ClassBrief, type Plan, type PlanBlock, type PlanWarning, type Stock, type Version } from './plan'
+import {
+  CLASS_MINUTES,
+  MOST_VERSIONS,
+  WARM_UP_SHARE,
+  type ClassBrief,
+  type Plan,
+  type PlanBlock,
+  type PlanWarning,
+  type Stock,
+  type Version,
+} from './plan'
 import { assignVersions } from './versions'
 import { planWaves } from './waves'
 
@@ -12,7 +22,7 @@ export type PlanRefusal =
   | { code: 'no-bays' }
 
 /** A class plan needs company: pairs and waves make no sense below this. */
-export const LEAST_PEOPLE = 3
+const LEAST_PEOPLE = 3
 /** Rest lying down at the end, s: CP-savasana 3–12 min, the least of it in a half-hour class. */
 const REST_S = 180
 /** Of what is left between warm-up and counterpose, this share goes to the skill block and the rest to the wall. */
@@ -21,7 +31,8 @@ const SKILL_SHARE = 0.45
 /** A first plan at once: warm-up for the loads to come, everyone's version of dolphin, waves at the wall, counterposes, rest. */
 export function greedyPlan(practice: Library, brief: ClassBrief): Result<Plan, PlanRefusal> {
   const { minutes, bays, participants } = brief
-  if (participants.length < LEAST_PEOPLE) return refused({ code: 'too-few-people', people: participants.length, least: LEAST_PEOPLE })
+  if (participants.length < LEAST_PEOPLE)
+    return refused({ code: 'too-few-people', people: participants.length, least: LEAST_PEOPLE })
   if (!(minutes >= CLASS_MINUTES.min && minutes <= CLASS_MINUTES.max))
     return refused({ code: 'minutes-out-of-range', minutes, ...CLASS_MINUTES })
   if (bays < 1) return refused({ code: 'no-bays' })
@@ -42,7 +53,12 @@ export function greedyPlan(practice: Library, brief: ClassBrief): Result<Plan, P
   const rungOf = (id: string): number => practice.stages.findIndex((stage) => stage.id === id)
   const waves = planWaves(wall.versions, bays, wavesS, wavesAt, rungOf)
   blocks.push({ kind: 'waves', startS: wavesAt, seconds: wavesS, versions: wall.versions, ...waves })
-  blocks.push({ kind: 'counterpose', startS: wavesAt + wavesS, seconds: counter.seconds, items: counter.items })
+  blocks.push({
+    kind: 'counterpose',
+    startS: wavesAt + wavesS,
+    seconds: counter.seconds,
+    items: counter.items,
+  })
   blocks.push({ kind: 'rest', startS: totalS - REST_S, seconds: REST_S })
 
   return ok({
@@ -58,14 +74,23 @@ function skillBlock(startS: number, seconds: number, versions: readonly Version[
   // Thirty seconds of work and a minute and a half of rest is the usual set of class-craft.md 9, shortened to fit.
   const workS = 30
   const restS = 60
-  return { kind: 'skill', startS, seconds, versions, workS, restS, sets: Math.max(1, Math.floor(seconds / (workS + restS))) }
+  return {
+    kind: 'skill',
+    startS,
+    seconds,
+    versions,
+    workS,
+    restS,
+    sets: Math.max(1, Math.floor(seconds / (workS + restS))),
+  }
 }
 
 /** The highest level of each tag that anybody will carry. */
 function heaviest(practice: Library, versions: readonly Version[]): Load {
   const load: Record<string, number> = {}
   for (const { stageId } of versions)
-    for (const [tag, level] of Object.entries(findById(practice.stages, stageId).load)) load[tag] = Math.max(load[tag] ?? 0, level)
+    for (const [tag, level] of Object.entries(findById(practice.stages, stageId).load))
+      load[tag] = Math.max(load[tag] ?? 0, level)
   return load
 }
 
@@ -79,27 +104,43 @@ type Fitted = { items: { id: string; seconds: number }[]; seconds: number; wante
 function fitted(blocks: readonly PracticeBlock[], limitS: number): Fitted {
   const wantedS = blocks.reduce((sum, block) => sum + block.minutes * 60, 0)
   const scale = Math.min(1, limitS / Math.max(1, wantedS))
-  const items = blocks.map((block) => ({ id: block.id, seconds: Math.max(30, Math.floor((block.minutes * 60 * scale) / 10) * 10) }))
+  const items = blocks.map((block) => ({
+    id: block.id,
+    seconds: Math.max(30, Math.floor((block.minutes * 60 * scale) / 10) * 10),
+  }))
   return { items, seconds: items.reduce((sum, item) => sum + item.seconds, 0), wantedS }
 }
 
 function used(versions: readonly Version[]): Stock {
-  return versions.reduce((sum, v) => ({ straps: sum.straps + v.straps, blocks: sum.blocks + v.blocks }), { straps: 0, blocks: 0 })
+  return versions.reduce((sum, v) => ({ straps: sum.straps + v.straps, blocks: sum.blocks + v.blocks }), {
+    straps: 0,
+    blocks: 0,
+  })
 }
 
 function most(a: Stock, b: Stock): Stock {
   return { straps: Math.max(a.straps, b.straps), blocks: Math.max(a.blocks, b.blocks) }
 }
 
-function warningsFor(brief: ClassBrief, needed: Stock, versions: readonly Version[], sets: number, warm: Fitted): PlanWarning[] {
+function warningsFor(
+  brief: ClassBrief,
+  needed: Stock,
+  versions: readonly Version[],
+  sets: number,
+  warm: Fitted,
+): PlanWarning[] {
   const warnings: PlanWarning[] = []
   const { stock } = brief
-  if (needed.straps > stock.straps) warnings.push({ code: 'short-of-straps', needed: needed.straps, have: stock.straps })
-  if (needed.blocks > stock.blocks) warnings.push({ code: 'short-of-blocks', needed: needed.blocks, have: stock.blocks })
+  if (needed.straps > stock.straps)
+    warnings.push({ code: 'short-of-straps', needed: needed.straps, have: stock.straps })
+  if (needed.blocks > stock.blocks)
+    warnings.push({ code: 'short-of-blocks', needed: needed.blocks, have: stock.blocks })
   const different = new Set(versions.map((v) => v.stageId)).size
-  if (different > MOST_VERSIONS) warnings.push({ code: 'too-many-versions', versions: different, limit: MOST_VERSIONS })
+  if (different > MOST_VERSIONS)
+    warnings.push({ code: 'too-many-versions', versions: different, limit: MOST_VERSIONS })
   if (sets < 1) warnings.push({ code: 'few-turns', sets })
-  if (warm.seconds < warm.wantedS) warnings.push({ code: 'warm-up-trimmed', wantedS: warm.wantedS, givenS: warm.seconds })
+  if (warm.seconds < warm.wantedS)
+    warnings.push({ code: 'warm-up-trimmed', wantedS: warm.wantedS, givenS: warm.seconds })
   return warnings
 }
 

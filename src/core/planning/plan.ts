@@ -41,14 +41,35 @@ export type Version = {
   readonly override: OverrideReason | null
 }
 
-export type Turn = { readonly startS: number; readonly set: number; readonly wave: number; readonly up: readonly { bay: number; studentId: string }[] }
+export type Turn = {
+  readonly startS: number
+  readonly set: number
+  readonly wave: number
+  readonly up: readonly { bay: number; studentId: string }[]
+}
 
 type Timed = { readonly startS: number; readonly seconds: number }
 
 export type PlanBlock =
-  | (Timed & { readonly kind: 'warm-up' | 'counterpose'; readonly items: readonly { id: string; seconds: number }[] })
-  | (Timed & { readonly kind: 'skill'; readonly versions: readonly Version[]; readonly sets: number; readonly workS: number; readonly restS: number })
-  | (Timed & { readonly kind: 'waves'; readonly versions: readonly Version[]; readonly turnS: number; readonly changeS: number; readonly sets: number; readonly turns: readonly Turn[] })
+  | (Timed & {
+      readonly kind: 'warm-up' | 'counterpose'
+      readonly items: readonly { id: string; seconds: number }[]
+    })
+  | (Timed & {
+      readonly kind: 'skill'
+      readonly versions: readonly Version[]
+      readonly sets: number
+      readonly workS: number
+      readonly restS: number
+    })
+  | (Timed & {
+      readonly kind: 'waves'
+      readonly versions: readonly Version[]
+      readonly turnS: number
+      readonly changeS: number
+      readonly sets: number
+      readonly turns: readonly Turn[]
+    })
   | (Timed & { readonly kind: 'rest' })
 
 export type PlanWarning =

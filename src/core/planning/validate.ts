@@ -1,6 +1,13 @@
 import { findById, type Library } from '../practice/library'
 import { withPredecessors } from '../readiness/ladder'
-import { OVERRIDE_REASONS, type ClassBrief, type Participant, type Plan, type PlanBlock, type Version } from './plan'
+import {
+  OVERRIDE_REASONS,
+  type ClassBrief,
+  type Participant,
+  type Plan,
+  type PlanBlock,
+  type Version,
+} from './plan'
 
 export type Violation =
   | { readonly code: 'over-time'; readonly plannedS: number; readonly allowedS: number }
@@ -8,8 +15,18 @@ export type Violation =
   | { readonly code: 'bay-shared'; readonly atS: number; readonly bay: number }
   | { readonly code: 'bay-missing'; readonly atS: number; readonly bay: number; readonly bays: number }
   | { readonly code: 'twice-at-once'; readonly atS: number; readonly studentId: string }
-  | { readonly code: 'above-decision'; readonly studentId: string; readonly stageId: string; readonly overridden: boolean }
-  | { readonly code: 'stock-exceeded'; readonly kind: 'straps' | 'blocks'; readonly needed: number; readonly have: number }
+  | {
+      readonly code: 'above-decision'
+      readonly studentId: string
+      readonly stageId: string
+      readonly overridden: boolean
+    }
+  | {
+      readonly code: 'stock-exceeded'
+      readonly kind: 'straps' | 'blocks'
+      readonly needed: number
+      readonly have: number
+    }
   | { readonly code: 'load-without-warm-up'; readonly stageId: string; readonly warmupId: string }
   | { readonly code: 'load-without-counterpose'; readonly stageId: string; readonly counterposeId: string }
   | { readonly code: 'left-out'; readonly studentId: string }
@@ -22,7 +39,9 @@ export function validatePlan(practice: Library, brief: ClassBrief, plan: Plan): 
   return [
     ...timing(plan, brief.minutes * 60),
     ...plan.blocks.flatMap((block) => (block.kind === 'waves' ? bayUse(block, brief.bays) : [])),
-    ...plan.blocks.flatMap((block) => versionsOf(block).flatMap((version) => decisionKept(practice, brief, version))),
+    ...plan.blocks.flatMap((block) =>
+      versionsOf(block).flatMap((version) => decisionKept(practice, brief, version)),
+    ),
     ...plan.blocks.flatMap((block) => stockKept(brief, versionsOf(block))),
     ...preparation(practice, plan),
     ...everybodyIn(brief, plan),
@@ -57,7 +76,11 @@ function bayUse(block: Extract<PlanBlock, { kind: 'waves' }>, bays: number): Vio
       people.add(studentId)
     }
     if (turn.startS + block.turnS > block.startS + block.seconds)
-      found.push({ code: 'over-time', plannedS: turn.startS + block.turnS, allowedS: block.startS + block.seconds })
+      found.push({
+        code: 'over-time',
+        plannedS: turn.startS + block.turnS,
+        allowedS: block.startS + block.seconds,
+      })
     return found
   })
 }
@@ -89,13 +112,18 @@ function stockKept(brief: ClassBrief, versions: readonly Version[]): Violation[]
 
 function preparation(practice: Library, plan: Plan): Violation[] {
   const ids = (kind: 'warm-up' | 'counterpose'): Set<string> =>
-    new Set(plan.blocks.flatMap((block) => (block.kind === kind && 'items' in block ? block.items.map((i) => i.id) : [])))
+    new Set(
+      plan.blocks.flatMap((block) =>
+        block.kind === kind && 'items' in block ? block.items.map((i) => i.id) : [],
+      ),
+    )
   const warmed = ids('warm-up')
   const countered = ids('counterpose')
   const stages = [...new Set(plan.blocks.flatMap((block) => versionsOf(block).map((v) => v.stageId)))]
   return stages.flatMap((stageId) => {
     const { load } = findById(practice.stages, stageId)
-    const wants = (block: Library['warmups'][number]): boolean => block.for.some(({ tag, level }) => (load[tag] ?? 0) >= level)
+    const wants = (block: Library['warmups'][number]): boolean =>
+      block.for.some(({ tag, level }) => (load[tag] ?? 0) >= level)
     return [
       ...practice.warmups
         .filter((block) => wants(block) && !warmed.has(block.id))
@@ -108,7 +136,9 @@ function preparation(practice: Library, plan: Plan): Violation[] {
 }
 
 function everybodyIn(brief: ClassBrief, plan: Plan): Violation[] {
-  const inSkill = new Set(plan.blocks.flatMap((b) => (b.kind === 'skill' ? b.versions.map((v) => v.studentId) : [])))
+  const inSkill = new Set(
+    plan.blocks.flatMap((b) => (b.kind === 'skill' ? b.versions.map((v) => v.studentId) : [])),
+  )
   return brief.participants
     .filter((p) => !inSkill.has(p.studentId))
     .map((p) => ({ code: 'left-out' as const, studentId: p.studentId }))

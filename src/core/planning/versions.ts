@@ -12,7 +12,7 @@ const PROPS_OF_SETUP: Record<string, Stock> = {
 }
 
 /** Attempts wait for a recorded health screen: nothing that leaves the floor or goes fully upside down is planned. */
-export function plannable(stage: Stage): boolean {
+function plannable(stage: Stage): boolean {
   return (stage.load.FR ?? 0) < 2 && (stage.load.HBH ?? 0) < 3
 }
 
@@ -27,7 +27,8 @@ export function allowedStages(practice: Library, participant: Participant): Stag
     if (targetId) for (const id of withPredecessors(practice.stages, targetId)) open.add(id)
   } else {
     if (standingId) for (const id of withPredecessors(practice.stages, standingId)) open.add(id)
-    if (targetId && (outcome === 'offer' || outcome === 'once-more' || standingId === null)) open.add(targetId)
+    if (targetId && (outcome === 'offer' || outcome === 'once-more' || standingId === null))
+      open.add(targetId)
   }
   return practice.stages.filter((stage) => open.has(stage.id) && plannable(stage))
 }

@@ -1,6 +1,11 @@
 import { CHANGE_S, OWN_REST_S, TURN_S, type Turn, type Version } from './plan'
 
-export type WavePlan = { readonly turns: readonly Turn[]; readonly sets: number; readonly turnS: number; readonly changeS: number }
+export type WavePlan = {
+  readonly turns: readonly Turn[]
+  readonly sets: number
+  readonly turnS: number
+  readonly changeS: number
+}
 
 /**
  * Who is up when: W = ⌈N ÷ places⌉ waves, cycle W × (turn + change), as many whole sets as fit (class-craft.md 8).
@@ -40,8 +45,14 @@ export function planWaves(
 }
 
 /** Deals people from both ends of the ladder in turn, so that waves are level. */
-function mixedWaves(versions: readonly Version[], bays: number, rungOf: (stageId: string) => number): string[][] {
-  const sorted = [...versions].sort((a, b) => rungOf(a.stageId) - rungOf(b.stageId) || (a.studentId < b.studentId ? -1 : 1))
+function mixedWaves(
+  versions: readonly Version[],
+  bays: number,
+  rungOf: (stageId: string) => number,
+): string[][] {
+  const sorted = [...versions].sort(
+    (a, b) => rungOf(a.stageId) - rungOf(b.stageId) || (a.studentId < b.studentId ? -1 : 1),
+  )
   const dealt: Version[] = []
   while (sorted.length > 0) {
     const next = dealt.length % 2 === 0 ? sorted.shift() : sorted.pop()

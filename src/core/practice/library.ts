@@ -5,7 +5,20 @@ import faultsData from './data/faults.json'
 import setupsData from './data/setups.json'
 import fsData from './data/stages/fs.json'
 import warmupsData from './data/warmups.json'
-import { BlockSchema, CheckSchema, FAMILIES, FaultSchema, SetupEntrySchema, StageSchema, type Family, type Fault, type PracticeBlock, type ReadinessCheck, type SetupEntry, type Stage } from './schema'
+import {
+  BlockSchema,
+  CheckSchema,
+  FAMILIES,
+  FaultSchema,
+  SetupEntrySchema,
+  StageSchema,
+  type Family,
+  type Fault,
+  type PracticeBlock,
+  type ReadinessCheck,
+  type SetupEntry,
+  type Stage,
+} from './schema'
 
 /** The practice as data: stages in the order of their ladders, and everything they point at. */
 export type Library = {
@@ -18,7 +31,14 @@ export type Library = {
 }
 
 /** Raw files before validation, so that a test or an override can change one. */
-export type LibrarySource = { stages: unknown; checks: unknown; faults: unknown; warmups: unknown; counterposes: unknown; setups: unknown }
+export type LibrarySource = {
+  stages: unknown
+  checks: unknown
+  faults: unknown
+  warmups: unknown
+  counterposes: unknown
+  setups: unknown
+}
 
 /** The files that ship with the app. */
 export const SHIPPED: LibrarySource = {
@@ -33,7 +53,10 @@ export const SHIPPED: LibrarySource = {
 /** Validates raw files. Throws on a malformed entry: a wrong shipped file is a bug, caught by the integrity test. */
 export function buildLibrary(source: LibrarySource): Library {
   return {
-    stages: z.array(StageSchema).parse(source.stages).map((stage) => ({ ...stage, family: familyOf(stage.id) })),
+    stages: z
+      .array(StageSchema)
+      .parse(source.stages)
+      .map((stage) => ({ ...stage, family: familyOf(stage.id) })),
     checks: z.array(CheckSchema).parse(source.checks),
     faults: z.array(FaultSchema).parse(source.faults),
     warmups: z.array(BlockSchema).parse(source.warmups),

@@ -1,12 +1,15 @@
 import { z } from 'zod'
 
 /** Load tags of the practice, levels 0–3; 0 is not written (cautions.md 0.1; KN by ruling 1). */
-export const LOAD_TAGS = ['HB', 'NF', 'HBH', 'WB', 'FB', 'SE', 'FR', 'AC', 'SF', 'SX', 'ST', 'KN'] as const
+const LOAD_TAGS = ['HB', 'NF', 'HBH', 'WB', 'FB', 'SE', 'FR', 'AC', 'SF', 'SX', 'ST', 'KN'] as const
 export type LoadTag = (typeof LOAD_TAGS)[number]
 
 const level = z.number().int().min(1).max(3)
-export const LoadSchema = z.strictObject(
-  Object.fromEntries(LOAD_TAGS.map((tag) => [tag, level.optional()])) as Record<LoadTag, z.ZodOptional<typeof level>>,
+const LoadSchema = z.strictObject(
+  Object.fromEntries(LOAD_TAGS.map((tag) => [tag, level.optional()])) as Record<
+    LoadTag,
+    z.ZodOptional<typeof level>
+  >,
 )
 export type Load = z.infer<typeof LoadSchema>
 
@@ -15,17 +18,17 @@ export const CARD_LIMIT = 140
 const sentence = z.string().min(1).max(CARD_LIMIT)
 
 /** A default with the range a teacher may move it in. */
-export const RangedSchema = z.strictObject({ value: z.number(), min: z.number(), max: z.number() })
+const RangedSchema = z.strictObject({ value: z.number(), min: z.number(), max: z.number() })
 export type Ranged = z.infer<typeof RangedSchema>
 
 /** Families in the order of the board; AD follows its parent family. */
 export const FAMILIES = ['PU', 'FS', 'HD', 'HS', 'CR', 'SH', 'AD'] as const
 export type Family = (typeof FAMILIES)[number]
 
-export const RUNGS = ['a', 'b', 'c', 'd', 'e', 'f'] as const
+const RUNGS = ['a', 'b', 'c', 'd', 'e', 'f'] as const
 
 /** Standing: what the body has shown. Tonight: sets today's ceiling. Planner: guaranteed by the plan (ruling 3). */
-export const GateSchema = z.strictObject({
+const GateSchema = z.strictObject({
   check: z.string(),
   op: z.enum(['>=', '<=', 'yes', 'recorded']),
   value: z.number().optional(),
@@ -38,7 +41,7 @@ export const GateSchema = z.strictObject({
 })
 export type Gate = z.infer<typeof GateSchema>
 
-export const DoseSchema = z.strictObject({
+const DoseSchema = z.strictObject({
   sets: RangedSchema.optional(),
   reps: RangedSchema.optional(),
   breaths: RangedSchema.optional(),
@@ -49,7 +52,10 @@ export const DoseSchema = z.strictObject({
 })
 
 /** `all` and `any` hold stage ids, or a rung number such as FS-10, which any of its branches satisfies. */
-export const AfterSchema = z.strictObject({ all: z.array(z.string()).default([]), any: z.array(z.string()).default([]) })
+const AfterSchema = z.strictObject({
+  all: z.array(z.string()).default([]),
+  any: z.array(z.string()).default([]),
+})
 
 export const StageSchema = z.strictObject({
   id: z.string().regex(/^(PU|FS|HD|HS|CR|SH|AD)-\d\d[a-f]?$/),
@@ -113,5 +119,8 @@ export const BlockSchema = z.strictObject({
 })
 export type PracticeBlock = z.infer<typeof BlockSchema>
 
-export const SetupEntrySchema = z.strictObject({ id: z.string().startsWith('SETUP-'), name: z.string().max(60) })
+export const SetupEntrySchema = z.strictObject({
+  id: z.string().startsWith('SETUP-'),
+  name: z.string().max(60),
+})
 export type SetupEntry = z.infer<typeof SetupEntrySchema>

@@ -21,7 +21,11 @@ export function spacersFor(gapCm: number, stock: readonly BlockSize[]): Spacer[]
   const edges = (block: BlockSize): number[] => [block.longCm, block.wideCm, block.thickCm]
   const singles = stock.flatMap((block) => edges(block).map((edge) => [edge]))
   const pairs = stock.flatMap((first, i) =>
-    stock.slice(i + 1).flatMap((second) => edges(first).flatMap((a) => edges(second).map((b) => [Math.max(a, b), Math.min(a, b)]))),
+    stock
+      .slice(i + 1)
+      .flatMap((second) =>
+        edges(first).flatMap((a) => edges(second).map((b) => [Math.max(a, b), Math.min(a, b)])),
+      ),
   )
   const distinct = new Map<string, Spacer>()
   for (const edgesCm of [...singles, ...pairs]) {
@@ -29,6 +33,9 @@ export function spacersFor(gapCm: number, stock: readonly BlockSize[]): Spacer[]
     distinct.set(edgesCm.join('+'), { edgesCm, widthCm, errorCm: widthCm - gapCm })
   }
   return [...distinct.values()].sort(
-    (a, b) => Math.abs(a.errorCm) - Math.abs(b.errorCm) || a.edgesCm.length - b.edgesCm.length || a.widthCm - b.widthCm,
+    (a, b) =>
+      Math.abs(a.errorCm) - Math.abs(b.errorCm) ||
+      a.edgesCm.length - b.edgesCm.length ||
+      a.widthCm - b.widthCm,
   )
 }

@@ -60,10 +60,19 @@ export function decide(
   const back = standing ? stepBackReason(standing, evidence, practice.faults, asOf) : null
   if (standing && back) {
     const targetId = stepsBelow(stages, standing.stageId, back.code === 'layoff' ? back.rungs : 1)
-    return { ...base, outcome: 'step-back', targetId, reasons: [back, standingReason], missing: [], wouldChange: null }
+    return {
+      ...base,
+      outcome: 'step-back',
+      targetId,
+      reasons: [back, standingReason],
+      missing: [],
+      wouldChange: null,
+    }
   }
 
-  const judged = candidates(stages, standing).map((stage) => judge(practice, stage, standing, evidence, screening, asOf))
+  const judged = candidates(stages, standing).map((stage) =>
+    judge(practice, stage, standing, evidence, screening, asOf),
+  )
   const best = BEST_FIRST.flatMap((outcome) => judged.filter((j) => j.outcome === outcome)).at(0)
   if (!best)
     return {
@@ -136,7 +145,8 @@ function holdingBack(stage: Stage, standing: Standing | null, screening: Screeni
     const tags = [...(HBH >= 3 ? [`HBH${HBH}`] : []), ...(FR >= 2 ? [`FR${FR}`] : [])]
     holds.push({ code: 'screening-not-recorded', tags })
   }
-  if (standing?.by === 'placement' && (FR >= 3 || HB >= 3)) holds.push({ code: 'placed-not-proven', stageId: standing.stageId })
+  if (standing?.by === 'placement' && (FR >= 3 || HB >= 3))
+    holds.push({ code: 'placed-not-proven', stageId: standing.stageId })
   return holds
 }
 

@@ -37,7 +37,13 @@ export const DAYS_BY_FALL = {
   high: { clean: 3, of: 4 },
 } as const
 
-type DayResult = { day: Day; passes: boolean; value: number; ids: string[]; notCounted: GateResult['notCounted'] }
+type DayResult = {
+  day: Day
+  passes: boolean
+  value: number
+  ids: string[]
+  notCounted: GateResult['notCounted']
+}
 
 /**
  * One standing gate against a person's observations as of a day.
@@ -53,7 +59,8 @@ export function evaluateGate(
 ): GateResult {
   const rule = gate.days ?? DAYS_BY_FALL[fallLevel(stage)]
   const recent = observations.filter(
-    (o) => o.checkId === gate.check && daysBetween(o.day, asOf) <= Math.max(EVIDENCE_WINDOW_DAYS, check.freshDays),
+    (o) =>
+      o.checkId === gate.check && daysBetween(o.day, asOf) <= Math.max(EVIDENCE_WINDOW_DAYS, check.freshDays),
   )
   const days = resultsByDay(gate, check, recent)
   const window = days.slice(-rule.of)
@@ -65,7 +72,7 @@ export function evaluateGate(
   const shown = newestClean ?? newest
   return {
     gate,
-    state: stateOf(gate, check, days, clean.length >= rule.clean, newestClean !== undefined, staleDays),
+    state: stateOf(gate, check, window, clean.length >= rule.clean, newestClean !== undefined, staleDays),
     value: shown?.value ?? null,
     valueDay: shown?.day ?? null,
     cleanDays: clean.length,
@@ -117,11 +124,14 @@ function whyNot(gate: Gate, o: Observation): GateResult['notCounted'] {
 
 function bestOf<T extends { value: number }>(check: ReadinessCheck, tries: readonly T[]): T | undefined {
   const sign = check.betterIs === 'less' ? -1 : 1
-  return tries.reduce<T | undefined>((best, t) => (best && sign * best.value >= sign * t.value ? best : t), undefined)
+  return tries.reduce<T | undefined>(
+    (best, t) => (best && sign * best.value >= sign * t.value ? best : t),
+    undefined,
+  )
 }
 
 /** The value a gate looks at: the weaker side where each side counts. */
-export function gateValue(gate: Gate, check: ReadinessCheck, values: Values): number | null {
+function gateValue(gate: Gate, check: ReadinessCheck, values: Values): number | null {
   if (gate.side === 'single') return values.single ?? weaker(check, values)
   return weaker(check, values)
 }

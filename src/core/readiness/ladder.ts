@@ -1,7 +1,7 @@
 import type { Stage } from '../practice/schema'
 
 /** Whether a stage is the one named, or a branch of the rung named (`FS-10` is met by FS-10a). */
-export function answersTo(stageId: string, name: string): boolean {
+function answersTo(stageId: string, name: string): boolean {
   return stageId === name || (/-\d\d$/.test(name) && stageId.replace(/[a-f]$/, '') === name)
 }
 
@@ -28,7 +28,9 @@ export function withPredecessors(stages: readonly Stage[], stageId: string): Rea
 
 /** Stages that name this one as what they come after, in ladder order. */
 export function successorsOf(stages: readonly Stage[], stageId: string): Stage[] {
-  return stages.filter((stage) => [...stage.after.all, ...stage.after.any].some((name) => answersTo(stageId, name)))
+  return stages.filter((stage) =>
+    [...stage.after.all, ...stage.after.any].some((name) => answersTo(stageId, name)),
+  )
 }
 
 /** The step below: the first of the stages that this one comes after, which is the usual branch. */

@@ -11,7 +11,7 @@ export type Standing = {
 }
 
 /** Clean, alone, and out of it under control: what counts towards a standing. */
-export function countsAsClean(attempt: Attempt): boolean {
+function countsAsClean(attempt: Attempt): boolean {
   return attempt.outcome === 'clean' && attempt.exitControlled && attempt.help === 'alone'
 }
 
@@ -21,7 +21,8 @@ export function countsAsClean(attempt: Attempt): boolean {
  * @param evidence already folded
  */
 export function standingOf(stages: readonly Stage[], evidence: Evidence, asOf: Day): Standing | null {
-  const shown = stages.flatMap((stage) => heldByCleanDays(stage, evidence.attempts, asOf) ?? []).at(-1) ?? null
+  const shown =
+    stages.flatMap((stage) => heldByCleanDays(stage, evidence.attempts, asOf) ?? []).at(-1) ?? null
   const placed = placedStanding(stages, evidence, asOf)
   if (!placed) return shown
   if (!shown) return placed
@@ -34,10 +35,14 @@ export function standingOf(stages: readonly Stage[], evidence: Evidence, asOf: D
  */
 function heldByCleanDays(stage: Stage, attempts: readonly Attempt[], asOf: Day): Standing | null {
   const rule = DAYS_BY_FALL[fallLevel(stage)]
-  const mine = attempts.filter((a) => a.stageId === stage.id && daysBetween(a.day, asOf) <= EVIDENCE_WINDOW_DAYS)
+  const mine = attempts.filter(
+    (a) => a.stageId === stage.id && daysBetween(a.day, asOf) <= EVIDENCE_WINDOW_DAYS,
+  )
   const days = [...new Set(mine.map((a) => a.day))].sort()
   const isClean = (day: Day): boolean => mine.some((a) => a.day === day && countsAsClean(a))
-  const held = days.some((_, i) => days.slice(Math.max(0, i + 1 - rule.of), i + 1).filter(isClean).length >= rule.clean)
+  const held = days.some(
+    (_, i) => days.slice(Math.max(0, i + 1 - rule.of), i + 1).filter(isClean).length >= rule.clean,
+  )
   const clean = days.filter(isClean)
   const newest = clean.at(-1)
   if (!held || newest === undefined) return null
@@ -50,7 +55,9 @@ function heldByCleanDays(stage: Stage, attempts: readonly Attempt[], asOf: Day):
 }
 
 function placedStanding(stages: readonly Stage[], evidence: Evidence, asOf: Day): Standing | null {
-  const newest = evidence.placements.filter((p) => p.stageId === null || stages.some((s) => s.id === p.stageId)).at(-1)
+  const newest = evidence.placements
+    .filter((p) => p.stageId === null || stages.some((s) => s.id === p.stageId))
+    .at(-1)
   if (!newest?.stageId || daysBetween(newest.day, asOf) > PLACEMENT_DAYS) return null
   return { stageId: newest.stageId, by: 'placement', day: newest.day, evidenceIds: [newest.id] }
 }

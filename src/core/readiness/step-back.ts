@@ -5,8 +5,18 @@ import type { Attempt, Evidence } from './evidence'
 import type { Standing } from './standing'
 
 export type StepBackReason =
-  | { readonly code: 'own-fault-severe'; readonly faultId: string; readonly day: Day; readonly evidenceIds: readonly string[] }
-  | { readonly code: 'own-fault-twice'; readonly faultId: string; readonly days: readonly [Day, Day]; readonly evidenceIds: readonly string[] }
+  | {
+      readonly code: 'own-fault-severe'
+      readonly faultId: string
+      readonly day: Day
+      readonly evidenceIds: readonly string[]
+    }
+  | {
+      readonly code: 'own-fault-twice'
+      readonly faultId: string
+      readonly days: readonly [Day, Day]
+      readonly evidenceIds: readonly string[]
+    }
   | { readonly code: 'exit-not-controlled'; readonly day: Day; readonly evidenceIds: readonly string[] }
   | { readonly code: 'layoff'; readonly daysAway: number; readonly rungs: 1 | 2; readonly lastDay: Day }
 
@@ -40,14 +50,26 @@ export function stepBackReason(
     const before = days.at(-2)
     if (before !== undefined) {
       const earlier = own.filter((a) => a.day === before)
-      const again = firstFault(newest, (id) => severity(id) === 2 && earlier.some((a) => a.faults.includes(id)))
-      if (again) return { code: 'own-fault-twice', faultId: again.faultId, days: [before, newestDay], evidenceIds: again.evidenceIds }
+      const again = firstFault(
+        newest,
+        (id) => severity(id) === 2 && earlier.some((a) => a.faults.includes(id)),
+      )
+      if (again)
+        return {
+          code: 'own-fault-twice',
+          faultId: again.faultId,
+          days: [before, newestDay],
+          evidenceIds: again.evidenceIds,
+        }
     }
   }
   return layoff(evidence, asOf)
 }
 
-function firstFault(attempts: readonly Attempt[], matters: (id: string) => boolean): { faultId: string; evidenceIds: string[] } | null {
+function firstFault(
+  attempts: readonly Attempt[],
+  matters: (id: string) => boolean,
+): { faultId: string; evidenceIds: string[] } | null {
   for (const attempt of attempts) {
     const faultId = attempt.faults.find(matters)
     if (faultId !== undefined) return { faultId, evidenceIds: [attempt.id] }
@@ -56,7 +78,10 @@ function firstFault(attempts: readonly Attempt[], matters: (id: string) => boole
 }
 
 function layoff(evidence: Evidence, asOf: Day): StepBackReason | null {
-  const lastDay = [...evidence.observations, ...evidence.attempts, ...evidence.placements].map((f) => f.day).sort().at(-1)
+  const lastDay = [...evidence.observations, ...evidence.attempts, ...evidence.placements]
+    .map((f) => f.day)
+    .sort()
+    .at(-1)
   if (lastDay === undefined) return null
   const daysAway = daysBetween(lastDay, asOf)
   if (daysAway <= LAYOFF_ONE_DAYS) return null

@@ -10,7 +10,10 @@ import type { Placement, SetupOptions } from './setup'
 const OPPOSITE_ARMS_ERROR_CM = 3
 
 /** Start (forearm plank distance, walked half-way) and target dolphin for a body, before any prop. */
-export function dolphinPair(body: Body, options: SetupOptions): Result<{ start: Position; target: Position }, PositionRefusal> {
+export function dolphinPair(
+  body: Body,
+  options: SetupOptions,
+): Result<{ start: Position; target: Position }, PositionRefusal> {
   const given = {
     ...(options.toeDistanceCm === undefined ? {} : { toeDistanceCm: options.toeDistanceCm }),
     ...(options.kneeBendDeg === undefined ? {} : { kneeBendDeg: options.kneeBendDeg }),
@@ -48,13 +51,23 @@ export function walkIn(target: Position): Placement {
     // props.md M15: 0.35–0.65 of stature.
     fromCm: 0.35 * body.statureCm,
     toCm: 0.65 * body.statureCm,
-    bodyWay: { measure: 'M15', withinCm: foot.valueCm / 2, numbers: { feet: Math.round((valueCm / foot.valueCm) * 2) / 2 } },
+    bodyWay: {
+      measure: 'M15',
+      withinCm: foot.valueCm / 2,
+      numbers: { feet: Math.round((valueCm / foot.valueCm) * 2) / 2 },
+    },
   }
 }
 
 /** The walk-in drawn under the floor. */
 export function walkInDimension(target: Position): Dimension {
-  return { key: 'walk-in', from: { x: target.base.fromCm, y: 0 }, to: { x: 0, y: 0 }, valueCm: -target.base.fromCm, offsetCm: -24 }
+  return {
+    key: 'walk-in',
+    from: { x: target.base.fromCm, y: 0 },
+    to: { x: 0, y: 0 },
+    valueCm: -target.base.fromCm,
+    offsetCm: -24,
+  }
 }
 
 function farther(target: Position): number {

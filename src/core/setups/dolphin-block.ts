@@ -49,7 +49,13 @@ export const DOLPHIN_BLOCK: Setup = {
         props: [blockOutline(elbowToBlockCm, block.wideCm, block.thickCm)],
         dimensions: [
           walkInDimension(target),
-          { key: 'block-from-elbow', from: { x: 0, y: 0 }, to: { x: elbowToBlockCm, y: 0 }, valueCm: elbowToBlockCm, offsetCm: -24 },
+          {
+            key: 'block-from-elbow',
+            from: { x: 0, y: 0 },
+            to: { x: elbowToBlockCm, y: 0 },
+            valueCm: elbowToBlockCm,
+            offsetCm: -24,
+          },
         ],
       }),
     })

@@ -6,11 +6,11 @@ import { ok, refused, type Result } from '../result'
 import type { SetupOptions, SetupRefusal, SetupWarning } from './setup'
 
 /** Hands held in the thumb–index L keep their inner edges this much wider than the block, cm (props.md 2.3, solved back). */
-const L_GRIP_EXTRA_CM = 3.5
+const L_GRIP_EXTRA_CM = 3.8
 /** Hand's own half width, twice, between the block and the forearm's line (props.md 2.3). */
 const HAND_ALLOWANCE_CM = 3
 /** A turn-in of the forearms up to this is still called parallel (A12). */
-export const TURN_IN_TOLERANCE_DEG = 5
+const TURN_IN_TOLERANCE_DEG = 5
 /** Where the web between thumb and index lies along the hand from the wrist. */
 const THUMB_WEB = 0.5
 
@@ -42,10 +42,22 @@ export function chooseHandBlock(body: Body, options: SetupOptions): Result<HandB
   const turnInDeg = turnIn(body, spacer.widthCm)
   const warnings: SetupWarning[] =
     Math.abs(turnInDeg) > TURN_IN_TOLERANCE_DEG
-      ? [{ code: 'forearms-turn-in', faultId: 'FT-block-width', numbers: { turnInDeg, widthCm: spacer.widthCm } }]
+      ? [
+          {
+            code: 'forearms-turn-in',
+            faultId: 'FT-block-width',
+            numbers: { turnInDeg, widthCm: spacer.widthCm },
+          },
+        ]
       : []
   const { forearm, hand } = body.length
-  return ok({ block, spacer, turnInDeg, warnings, elbowToBlockCm: forearm.valueCm + THUMB_WEB * hand.valueCm })
+  return ok({
+    block,
+    spacer,
+    turnInDeg,
+    warnings,
+    elbowToBlockCm: forearm.valueCm + THUMB_WEB * hand.valueCm,
+  })
 }
 
 /** Turn-in of each forearm with the hands in the L round a width, degrees; negative turns out (props.md 2.3). */

@@ -33,13 +33,24 @@ export type Scene = {
   readonly props: readonly SceneProp[]
   readonly dimensions: readonly Dimension[]
   readonly loads: readonly LoadMark[]
-  readonly plumb: { readonly centre: Point; readonly base: { readonly fromCm: number; readonly toCm: number } }
+  readonly plumb: {
+    readonly centre: Point
+    readonly base: { readonly fromCm: number; readonly toCm: number }
+  }
   readonly wallX: number | null
   readonly bounds: { readonly minX: number; readonly maxX: number; readonly maxY: number }
 }
 
 /** Thickness of drawn parts as a fraction of stature: for the eye only, nothing is computed from them. */
-const THICKNESS = { trunk: 0.1, thigh: 0.07, shank: 0.05, foot: 0.035, upperArm: 0.045, forearm: 0.038, hand: 0.025 }
+const THICKNESS = {
+  trunk: 0.1,
+  thigh: 0.07,
+  shank: 0.05,
+  foot: 0.035,
+  upperArm: 0.045,
+  forearm: 0.038,
+  hand: 0.025,
+}
 /** Half of a head's height as a fraction of stature. */
 const HEAD_RADIUS = 0.062
 /** Room left and right of what is drawn, cm. */
@@ -49,7 +60,11 @@ const AIR_CM = 22
 export function figureOf(position: Position, role: Figure['role']): Figure {
   const { skeleton, body } = position
   const thick = (part: keyof typeof THICKNESS): number => THICKNESS[part] * body.statureCm
-  const bone = (from: Point, to: Point, part: keyof typeof THICKNESS): Bone => ({ from, to, thicknessCm: thick(part) })
+  const bone = (from: Point, to: Point, part: keyof typeof THICKNESS): Bone => ({
+    from,
+    to,
+    thicknessCm: thick(part),
+  })
   const radiusCm = HEAD_RADIUS * body.statureCm
   return {
     role,
@@ -71,19 +86,29 @@ export function figureOf(position: Position, role: Figure['role']): Figure {
 }
 
 /** Plumb line, loads and bounds of a scene whose target is `position`. */
-export function sceneFrom(
-  position: Position,
-  rest: Pick<Scene, 'figures' | 'props' | 'dimensions'>,
-): Scene {
+export function sceneFrom(position: Position, rest: Pick<Scene, 'figures' | 'props' | 'dimensions'>): Scene {
   const points = rest.figures.flatMap((figure) => figure.bones.flatMap((bone) => [bone.from, bone.to]))
   const xs = points.map((p) => p.x)
   const right = position.wallX ?? Math.max(...xs) + AIR_CM
   return {
     ...rest,
-    loads: [{ part: 'arms', at: position.contacts.find((c) => c.part === 'forearms' || c.part === 'hands')?.atCm ?? { x: 0, y: 0 }, share: armLoad(position) }],
+    loads: [
+      {
+        part: 'arms',
+        at: position.contacts.find((c) => c.part === 'forearms' || c.part === 'hands')?.atCm ?? {
+          x: 0,
+          y: 0,
+        },
+        share: armLoad(position),
+      },
+    ],
     plumb: { centre: position.centreOfMassCm, base: position.base },
     wallX: position.wallX,
-    bounds: { minX: Math.min(...xs) - AIR_CM, maxX: right + (position.wallX === null ? 0 : 8), maxY: Math.max(...points.map((p) => p.y)) + AIR_CM },
+    bounds: {
+      minX: Math.min(...xs) - AIR_CM,
+      maxX: right + (position.wallX === null ? 0 : 8),
+      maxY: Math.max(...points.map((p) => p.y)) + AIR_CM,
+    },
   }
 }
 

@@ -8,7 +8,11 @@ import type { Scene } from './scene'
 export type MeasureLine = 'fingertips' | 'heel-of-hand' | 'elbow' | 'ball-of-foot' | 'block-face' | 'loop'
 
 /** How to find a distance without a tape: id of the body-based measure and how far it may be off for this person. */
-export type BodyWay = { readonly measure: string; readonly withinCm: number; readonly numbers: Readonly<Record<string, number>> }
+export type BodyWay = {
+  readonly measure: string
+  readonly withinCm: number
+  readonly numbers: Readonly<Record<string, number>>
+}
 
 export type Placement = {
   readonly key: string
@@ -22,7 +26,11 @@ export type Placement = {
   readonly bodyWay: BodyWay | null
 }
 
-export type SetupWarning = { readonly code: string; readonly faultId: string; readonly numbers: Readonly<Record<string, number>> }
+export type SetupWarning = {
+  readonly code: string
+  readonly faultId: string
+  readonly numbers: Readonly<Record<string, number>>
+}
 
 /** One thing to do, in order; words/setup.ts makes the sentence. */
 export type SetupStep = { readonly code: string; readonly numbers: Readonly<Record<string, number>> }
@@ -32,7 +40,11 @@ export function step(code: string, numbers: Readonly<Record<string, number>> = {
   return { code, numbers }
 }
 
-export type SetupProp = { readonly kind: 'strap' | 'block' | 'wall'; readonly count: number; readonly detail: readonly number[] }
+export type SetupProp = {
+  readonly kind: 'strap' | 'block' | 'wall'
+  readonly count: number
+  readonly detail: readonly number[]
+}
 
 export type SetupOptions = {
   /** Far face of the block to the wall, cm. */
@@ -63,4 +75,7 @@ export type SetupSolution = {
   readonly more: string | null
 }
 
-export type Setup = { readonly id: string; readonly solve: (body: Body, options: SetupOptions) => Result<SetupSolution, SetupRefusal> }
+export type Setup = {
+  readonly id: string
+  readonly solve: (body: Body, options: SetupOptions) => Result<SetupSolution, SetupRefusal>
+}

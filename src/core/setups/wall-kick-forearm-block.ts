@@ -6,7 +6,15 @@ import { ok, refused, type Result } from '../result'
 import { elbowWidth, walkIn, walkInDimension } from './dolphin-base'
 import { chooseHandBlock } from './hand-block'
 import { blockOutline, figureOf, sceneFrom } from './scene'
-import { step, type Placement, type Setup, type SetupOptions, type SetupRefusal, type SetupSolution, type SetupWarning } from './setup'
+import {
+  step,
+  type Placement,
+  type Setup,
+  type SetupOptions,
+  type SetupRefusal,
+  type SetupSolution,
+  type SetupWarning,
+} from './setup'
 
 /** Block to wall, cm (progressions.md, setup table): usual 10, 5–30; past 15 only for hops and taps, never for a hold. */
 export const BLOCK_GAP = { usualCm: 10, minCm: 5, maxCm: 30, holdMaxCm: 15 } as const
@@ -21,7 +29,13 @@ export const WALL_KICK_FOREARM_BLOCK: Setup = {
   solve(body, options) {
     const gapCm = options.wallGapCm ?? BLOCK_GAP.usualCm
     if (!(gapCm >= BLOCK_GAP.minCm && gapCm <= BLOCK_GAP.maxCm))
-      return refused({ code: 'option-out-of-range', key: 'wallGapCm', value: gapCm, min: BLOCK_GAP.minCm, max: BLOCK_GAP.maxCm })
+      return refused({
+        code: 'option-out-of-range',
+        key: 'wallGapCm',
+        value: gapCm,
+        min: BLOCK_GAP.minCm,
+        max: BLOCK_GAP.maxCm,
+      })
     const hands = chooseHandBlock(body, options)
     if (!hands.ok) return hands
     const { block, spacer, elbowToBlockCm, warnings } = hands.value
@@ -69,7 +83,10 @@ function kickPoses(body: Body, fingertipGapCm: number, options: SetupOptions): R
     ...(options.kneeBendDeg === undefined ? {} : { kneeBendDeg: options.kneeBendDeg }),
   })
   if (!start.ok) return start
-  const target = solvePosition('forearm-stand-heels-on-wall', body, { fingertipGapCm, archShare: options.archShare ?? 0 })
+  const target = solvePosition('forearm-stand-heels-on-wall', body, {
+    fingertipGapCm,
+    archShare: options.archShare ?? 0,
+  })
   if (!target.ok) return target
   const arched = solvePosition('forearm-stand-heels-on-wall', body, { fingertipGapCm, archShare: 1 })
   if (!arched.ok) return arched
@@ -97,14 +114,24 @@ function elbowToWall(body: Body, valueCm: number): Placement {
     withinCm: 2 * elbowToFingertip.sdCm,
     fromCm: valueCm - 2,
     toCm: valueCm + 2,
-    bodyWay: { measure: 'M11', withinCm: 2, numbers: { pastFingertipsCm: valueCm - elbowToFingertip.valueCm } },
+    bodyWay: {
+      measure: 'M11',
+      withinCm: 2,
+      numbers: { pastFingertipsCm: valueCm - elbowToFingertip.valueCm },
+    },
   }
 }
 
 function gapWarnings(gapCm: number, arched: Position): SetupWarning[] {
   const archDeg = arched.angles.archDeg
   if (gapCm > BLOCK_GAP.holdMaxCm)
-    return [{ code: 'gap-too-far-to-hold', faultId: 'FT-low-back-arch', numbers: { gapCm, archDeg, holdMaxCm: BLOCK_GAP.holdMaxCm } }]
+    return [
+      {
+        code: 'gap-too-far-to-hold',
+        faultId: 'FT-low-back-arch',
+        numbers: { gapCm, archDeg, holdMaxCm: BLOCK_GAP.holdMaxCm },
+      },
+    ]
   if (gapCm < REBOUND_BELOW_CM) return [{ code: 'gap-near', faultId: 'FT-wall-rebound', numbers: { gapCm } }]
   return []
 }
@@ -123,7 +150,13 @@ function kickScene(
     dimensions: [
       { ...walkInDimension(start) },
       { key: 'elbow-to-wall', from: { x: 0, y: 0 }, to: { x: wallX, y: 0 }, valueCm: wallX, offsetCm: -37 },
-      { key: 'block-gap', from: { x: wallX - gapCm, y: 0 }, to: { x: wallX, y: 0 }, valueCm: gapCm, offsetCm: -24 },
+      {
+        key: 'block-gap',
+        from: { x: wallX - gapCm, y: 0 },
+        to: { x: wallX, y: 0 },
+        valueCm: gapCm,
+        offsetCm: -24,
+      },
     ],
   })
 }

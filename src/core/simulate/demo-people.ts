@@ -16,7 +16,13 @@ export type DemoPerson = {
   readonly plankS?: number
   readonly driftCm?: number
   /** Stage worked at over the last weeks, newest last: stage, weeks ago, outcome, faults. */
-  readonly worked?: readonly { stage: string; weeksAgo: number; clean: boolean; faults?: readonly string[]; exit?: boolean }[]
+  readonly worked?: readonly {
+    stage: string
+    weeksAgo: number
+    clean: boolean
+    faults?: readonly string[]
+    exit?: boolean
+  }[]
   readonly placedAt?: { stage: string; weeksAgo: number }
   /** Weeks since last seen; 0 came last time. */
   readonly away?: number
@@ -27,18 +33,140 @@ const clean = (stage: string, ...weeks: number[]): NonNullable<DemoPerson['worke
 
 /** The fourteen people of the Boathouse Room. */
 export const DEMO_PEOPLE: readonly DemoPerson[] = [
-  { name: 'Ines Calder', statureCm: 168, measured: { upperArm: 30.5, forearm: 24 }, hold: [26, 52], headClearCm: 4, legLift: [27, 26], overheadFists: [1, 2], kick: [2, 2], pelvicSet: true, plankS: 60, driftCm: 1, worked: clean('FS-09', 3, 2, 1, 0) },
-  { name: 'Tomas Reyle', statureCm: 183, hold: [18, 34], headClearCm: 3, legLift: [9, 7], pelvicSet: true, plankS: 45, driftCm: 2, worked: clean('FS-05', 2, 1, 0) },
-  { name: 'Wren Haskett', statureCm: 157, breathS: 4, hold: [12, 25], headClearCm: 2.5, pelvicSet: true, plankS: 30, driftCm: 1.5, worked: clean('FS-04', 1, 0) },
-  { name: 'Odile Marchetti-Voss', statureCm: 172, hold: [30, 31], headClearCm: 5, legLift: [6, 4], pelvicSet: true, plankS: 50, driftCm: 1, worked: clean('FS-05', 3, 0) },
-  { name: 'Bertram Oake', statureCm: 190, measured: { shoulderBreadth: 51 }, hold: [9, 16], pelvicSet: true, plankS: 22, driftCm: 3, worked: clean('FS-03a', 1, 0) },
-  { name: 'Sunniva Lund', statureCm: 163, hold: [40, 61], headClearCm: 6, legLift: [30, 31], overheadFists: [0, 1], kick: [3, 3], pelvicSet: true, plankS: 90, driftCm: 0.5, worked: clean('FS-10a', 3, 2, 1, 0) },
-  { name: 'Priya Dunmore', statureCm: 160, hold: [20, 33], headClearCm: 3.5, legLift: [8, 8], pelvicSet: true, plankS: 40, driftCm: 1, worked: [...clean('FS-06', 3, 2), { stage: 'FS-06', weeksAgo: 1, clean: false, faults: ['FT-shoulder-sink'] }, { stage: 'FS-06', weeksAgo: 0, clean: false, faults: ['FT-shoulder-sink'] }] },
-  { name: 'Callum Strand', statureCm: 178, hold: [22, 28], headClearCm: 1.5, pelvicSet: true, plankS: 35, driftCm: 2, worked: [...clean('FS-05', 4, 2), { stage: 'FS-05', weeksAgo: 0, clean: false, faults: ['FT-head-drop'] }] },
+  {
+    name: 'Ines Calder',
+    statureCm: 168,
+    measured: { upperArm: 30.5, forearm: 24 },
+    hold: [26, 52],
+    headClearCm: 4,
+    legLift: [27, 26],
+    overheadFists: [1, 2],
+    kick: [2, 2],
+    pelvicSet: true,
+    plankS: 60,
+    driftCm: 1,
+    worked: clean('FS-09', 3, 2, 1, 0),
+  },
+  {
+    name: 'Tomas Reyle',
+    statureCm: 183,
+    hold: [18, 34],
+    headClearCm: 3,
+    legLift: [9, 7],
+    pelvicSet: true,
+    plankS: 45,
+    driftCm: 2,
+    worked: clean('FS-05', 2, 1, 0),
+  },
+  {
+    name: 'Wren Haskett',
+    statureCm: 157,
+    breathS: 4,
+    hold: [12, 25],
+    headClearCm: 2.5,
+    pelvicSet: true,
+    plankS: 30,
+    driftCm: 1.5,
+    worked: clean('FS-04', 1, 0),
+  },
+  {
+    name: 'Odile Marchetti-Voss',
+    statureCm: 172,
+    hold: [30, 31],
+    headClearCm: 5,
+    legLift: [6, 4],
+    pelvicSet: true,
+    plankS: 50,
+    driftCm: 1,
+    worked: clean('FS-05', 3, 0),
+  },
+  {
+    name: 'Bertram Oake',
+    statureCm: 190,
+    measured: { shoulderBreadth: 51 },
+    hold: [9, 16],
+    pelvicSet: true,
+    plankS: 22,
+    driftCm: 3,
+    worked: clean('FS-03a', 1, 0),
+  },
+  {
+    name: 'Sunniva Lund',
+    statureCm: 163,
+    hold: [40, 61],
+    headClearCm: 6,
+    legLift: [30, 31],
+    overheadFists: [0, 1],
+    kick: [3, 3],
+    pelvicSet: true,
+    plankS: 90,
+    driftCm: 0.5,
+    worked: clean('FS-10a', 3, 2, 1, 0),
+  },
+  {
+    name: 'Priya Dunmore',
+    statureCm: 160,
+    hold: [20, 33],
+    headClearCm: 3.5,
+    legLift: [8, 8],
+    pelvicSet: true,
+    plankS: 40,
+    driftCm: 1,
+    worked: [
+      ...clean('FS-06', 3, 2),
+      { stage: 'FS-06', weeksAgo: 1, clean: false, faults: ['FT-shoulder-sink'] },
+      { stage: 'FS-06', weeksAgo: 0, clean: false, faults: ['FT-shoulder-sink'] },
+    ],
+  },
+  {
+    name: 'Callum Strand',
+    statureCm: 178,
+    hold: [22, 28],
+    headClearCm: 1.5,
+    pelvicSet: true,
+    plankS: 35,
+    driftCm: 2,
+    worked: [
+      ...clean('FS-05', 4, 2),
+      { stage: 'FS-05', weeksAgo: 0, clean: false, faults: ['FT-head-drop'] },
+    ],
+  },
   { name: 'Maud Ferrier', statureCm: 154, hold: null, pelvicSet: true },
-  { name: 'Jonty Abara', statureCm: 175, hold: [33, 38], headClearCm: 4, pelvicSet: true, plankS: 55, worked: clean('FS-06', 5, 4), away: 4 },
-  { name: 'Ysolde Pike', statureCm: 166, hold: [48, 50], headClearCm: 4, legLift: [28, 27], overheadFists: [2, 2], pelvicSet: true, plankS: 80, driftCm: 1, placedAt: { stage: 'FS-06', weeksAgo: 1 } },
+  {
+    name: 'Jonty Abara',
+    statureCm: 175,
+    hold: [33, 38],
+    headClearCm: 4,
+    pelvicSet: true,
+    plankS: 55,
+    worked: clean('FS-06', 5, 4),
+    away: 4,
+  },
+  {
+    name: 'Ysolde Pike',
+    statureCm: 166,
+    hold: [48, 50],
+    headClearCm: 4,
+    legLift: [28, 27],
+    overheadFists: [2, 2],
+    pelvicSet: true,
+    plankS: 80,
+    driftCm: 1,
+    placedAt: { stage: 'FS-06', weeksAgo: 1 },
+  },
   { name: 'Hamish Tolland', statureCm: 181, hold: [7, 14], pelvicSet: false, plankS: 12 },
-  { name: 'Greta Sommerby', statureCm: 169, hold: [28, 44], headClearCm: 3, legLift: [24, 21], overheadFists: [2, 1], kick: [2, 1], pelvicSet: true, plankS: 60, driftCm: 1, worked: clean('FS-09', 2, 1, 0) },
+  {
+    name: 'Greta Sommerby',
+    statureCm: 169,
+    hold: [28, 44],
+    headClearCm: 3,
+    legLift: [24, 21],
+    overheadFists: [2, 1],
+    kick: [2, 1],
+    pelvicSet: true,
+    plankS: 60,
+    driftCm: 1,
+    worked: clean('FS-09', 2, 1, 0),
+  },
   { name: 'Ravi Ellender', statureCm: null, hold: null },
 ]

@@ -13,10 +13,27 @@ export type DemoStudent = {
   measured: Partial<Record<SegmentName, number>>
 }
 
-export type DemoClass = { id: string; title: string; day: Day; startTime: string; minutes: number; bays: number; roster: string[] }
+export type DemoClass = {
+  id: string
+  title: string
+  day: Day
+  startTime: string
+  minutes: number
+  bays: number
+  roster: string[]
+}
 
 export type DemoWorld = {
-  studio: { name: string; teacher: string; assistant: string; wallCm: number; bays: number; straps: number; blocks: number; timeZone: string }
+  studio: {
+    name: string
+    teacher: string
+    assistant: string
+    wallCm: number
+    bays: number
+    straps: number
+    blocks: number
+    timeZone: string
+  }
   students: DemoStudent[]
   observations: Observation[]
   attempts: Attempt[]
@@ -35,7 +52,16 @@ export function demoWorld(asOf: Day, seed = 7): DemoWorld {
   const random = seeded(seed)
   const maker = factMaker(random)
   const world: DemoWorld = {
-    studio: { name: 'The Boathouse Room', teacher: 'Ottoline Marsh', assistant: 'Bram Teale', wallCm: 720, bays: 5, straps: 6, blocks: 12, timeZone: 'Europe/London' },
+    studio: {
+      name: 'The Boathouse Room',
+      teacher: 'Ottoline Marsh',
+      assistant: 'Bram Teale',
+      wallCm: 720,
+      bays: 5,
+      straps: 6,
+      blocks: 12,
+      timeZone: 'Europe/London',
+    },
     students: [],
     observations: [],
     attempts: [],
@@ -45,13 +71,26 @@ export function demoWorld(asOf: Day, seed = 7): DemoWorld {
   for (const person of DEMO_PEOPLE) addPerson(world, person, asOf, random, maker)
   for (let weeksAgo = WEEKS; weeksAgo >= 0; weeksAgo -= 1) {
     const day = addDays(asOf, -7 * weeksAgo)
-    const roster = world.students.filter((_, i) => weeksAgo === 0 ? i < 10 : random() > 0.2).map((s) => s.id)
-    world.classes.push({ id: maker.id(day), title: 'Tuesday upside down', day, startTime: '18:30', minutes: weeksAgo === 0 ? 30 : 75, bays: 2, roster })
+    const roster = world.students
+      .filter((_, i) => (weeksAgo === 0 ? i < 10 : random() > 0.2))
+      .map((s) => s.id)
+    world.classes.push({
+      id: maker.id(day),
+      title: 'Tuesday upside down',
+      day,
+      startTime: '18:30',
+      minutes: weeksAgo === 0 ? 30 : 75,
+      bays: 2,
+      roster,
+    })
   }
   return world
 }
 
-type Maker = { id: (day: Day) => string; stamp: (day: Day) => { id: string; day: Day; hlc: string; replaces: null } }
+type Maker = {
+  id: (day: Day) => string
+  stamp: (day: Day) => { id: string; day: Day; hlc: string; replaces: null }
+}
 
 function factMaker(random: Random): Maker {
   let counter = 0
@@ -68,12 +107,28 @@ function factMaker(random: Random): Maker {
 
 function addPerson(world: DemoWorld, person: DemoPerson, asOf: Day, random: Random, maker: Maker): void {
   const studentId = maker.id(addDays(asOf, -7 * WEEKS))
-  world.students.push({ id: studentId, name: person.name, statureCm: person.statureCm, breathS: person.breathS ?? 5, measured: person.measured ?? {} })
+  world.students.push({
+    id: studentId,
+    name: person.name,
+    statureCm: person.statureCm,
+    breathS: person.breathS ?? 5,
+    measured: person.measured ?? {},
+  })
   const day = (weeksAgo: number): Day => addDays(asOf, -7 * (weeksAgo + 1))
   const away = person.away ?? 0
   const see = (checkId: string, weeksAgo: number, values: Values): void => {
     world.observations.push({
-      ...maker.stamp(day(weeksAgo)), kind: 'observation', studentId, checkId, values, aided: false, valid: true, faults: [], watched: true, note: '', withdrawn: false,
+      ...maker.stamp(day(weeksAgo)),
+      kind: 'observation',
+      studentId,
+      checkId,
+      values,
+      aided: false,
+      valid: true,
+      faults: [],
+      watched: true,
+      note: '',
+      withdrawn: false,
     })
   }
   if (person.hold) {
@@ -81,7 +136,8 @@ function addPerson(world: DemoWorld, person: DemoPerson, asOf: Day, random: Rand
     for (let weeksAgo = WEEKS - 1; weeksAgo >= away; weeksAgo -= 1) {
       const share = (WEEKS - 1 - weeksAgo) / (WEEKS - 1)
       const value = weeksAgo === away ? last : Math.max(4, normal(random, first + (last - first) * share, 2))
-      if (weeksAgo % 2 === away % 2 || weeksAgo <= away + 2) see('CK-dolphin-hold', weeksAgo, { single: Math.round(value) })
+      if (weeksAgo % 2 === away % 2 || weeksAgo <= away + 2)
+        see('CK-dolphin-hold', weeksAgo, { single: Math.round(value) })
     }
   }
   const sides = ([left, right]: readonly [number, number]): Values => ({ left, right })
@@ -96,10 +152,25 @@ function addPerson(world: DemoWorld, person: DemoPerson, asOf: Day, random: Rand
   if (person.driftCm !== undefined) see('CK-elbow-drift', away, { single: person.driftCm })
   for (const work of person.worked ?? []) {
     world.attempts.push({
-      ...maker.stamp(day(work.weeksAgo)), kind: 'attempt', studentId, stageId: work.stage, level: 'practised',
-      outcome: work.clean ? 'clean' : 'not-yet', exitControlled: work.exit ?? true, help: 'alone', faults: work.faults ?? [],
-      endedBy: work.clean ? null : 'self', classId: null, withdrawn: false,
+      ...maker.stamp(day(work.weeksAgo)),
+      kind: 'attempt',
+      studentId,
+      stageId: work.stage,
+      level: 'practised',
+      outcome: work.clean ? 'clean' : 'not-yet',
+      exitControlled: work.exit ?? true,
+      help: 'alone',
+      faults: work.faults ?? [],
+      endedBy: work.clean ? null : 'self',
+      classId: null,
+      withdrawn: false,
     })
   }
-  if (person.placedAt) world.placements.push({ ...maker.stamp(day(person.placedAt.weeksAgo)), kind: 'placement', studentId, stageId: person.placedAt.stage })
+  if (person.placedAt)
+    world.placements.push({
+      ...maker.stamp(day(person.placedAt.weeksAgo)),
+      kind: 'placement',
+      studentId,
+      stageId: person.placedAt.stage,
+    })
 }

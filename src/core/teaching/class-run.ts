@@ -18,7 +18,9 @@ export type ClassRun = {
 
 /** The state of a class from its events, in clock order, each counted once. */
 export function foldRun(events: readonly ClassEvent[]): ClassRun {
-  const ordered = [...new Map(events.map((event) => [event.id, event])).values()].sort((a, b) => (a.hlc < b.hlc ? -1 : 1))
+  const ordered = [...new Map(events.map((event) => [event.id, event])).values()].sort((a, b) =>
+    a.hlc < b.hlc ? -1 : 1,
+  )
   let run: ClassRun = { state: 'not-started', blockIndex: 0, blockStartedMs: 0 }
   for (const event of ordered) {
     if (event.kind === 'ended') run = { ...run, state: 'ended' }
@@ -47,5 +49,13 @@ export function momentOf(plan: Plan, blockIndex: number, elapsedS: number): Mome
   const into = atS - turn.startS
   return into < block.turnS
     ? { elapsedS, leftS, turn: { index, phase: 'up', leftS: block.turnS - into } }
-    : { elapsedS, leftS, turn: { index, phase: 'change', leftS: Math.max(0, (block.turns[index + 1]?.startS ?? block.startS + block.seconds) - atS) } }
+    : {
+        elapsedS,
+        leftS,
+        turn: {
+          index,
+          phase: 'change',
+          leftS: Math.max(0, (block.turns[index + 1]?.startS ?? block.startS + block.seconds) - atS),
+        },
+      }
 }

@@ -17,6 +17,8 @@ const TAG_WORD: Record<LoadTag, string> = {
 
 /** A load as words with levels: `forearms 2 · head low 1`. */
 export function describeLoad(load: Load): string {
-  const parts = (Object.entries(load) as [LoadTag, number][]).map(([tag, level]) => `${TAG_WORD[tag]} ${level}`)
+  const parts = (Object.entries(load) as [LoadTag, number][]).map(
+    ([tag, level]) => `${TAG_WORD[tag]} ${level}`,
+  )
   return parts.length > 0 ? parts.join(' · ') : 'nothing to speak of'
 }

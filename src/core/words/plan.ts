@@ -51,7 +51,11 @@ export function describePlanWarning(warning: PlanWarning): string {
 }
 
 /** A broken rule, shown live. */
-export function describeViolation(violation: Violation, practice: Library, nameOf: (studentId: string) => string): string {
+export function describeViolation(
+  violation: Violation,
+  practice: Library,
+  nameOf: (studentId: string) => string,
+): string {
   switch (violation.code) {
     case 'over-time':
       return `${Math.ceil((violation.plannedS - violation.allowedS) / 60)} minutes too long.`

@@ -39,7 +39,10 @@ export function describeReason(reason: Reason, practice: Library): string {
 export function describeGate(result: GateResult, practice: Library): string {
   const check = findById(practice.checks, result.gate.check)
   const asked = `${check.name} ${threshold(result.gate, check)}`
-  const seen = result.value === null ? '' : `${shown(check, result.value)}${result.valueDay ? ` on ${formatDay(result.valueDay)}` : ''}`
+  const seen =
+    result.value === null
+      ? ''
+      : `${shown(check, result.value)}${result.valueDay ? ` on ${formatDay(result.valueDay)}` : ''}`
   switch (result.state) {
     case 'unknown':
       return `${asked}: not checked yet.`

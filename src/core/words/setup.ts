@@ -121,6 +121,7 @@ export function describeScene(solution: SetupSolution, wording: Wording): string
 export function plumbSentence(position: Position, wording: Wording): string {
   const { forwardCm, backCm } = position.margin
   if (backCm < 0) return `The plumb line falls ${length(-backCm, wording)} behind the base.`
-  if (forwardCm < 0) return `The plumb line falls ${length(-forwardCm, wording)} past the fingertips: the wall carries the rest.`
+  if (forwardCm < 0)
+    return `The plumb line falls ${length(-forwardCm, wording)} past the fingertips: the wall carries the rest.`
   return `The plumb line falls ${length(backCm, wording)} inside the rear edge of the base.`
 }

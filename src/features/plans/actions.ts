@@ -25,11 +25,20 @@ export const createClass = action(
   }),
   (ctx, { minutes: typed, ...rest }) => {
     const minutes = parseQuantity(typed, { min: 20, max: 120 })
-    if (!minutes.ok) return problem(describeQuantity(minutes.refusal, 'how long the class is', 'min'), 'minutes')
+    if (!minutes.ok)
+      return problem(describeQuantity(minutes.refusal, 'how long the class is', 'min'), 'minutes')
     const known = new Set(listStudents(ctx.db).map((s) => s.id))
-    const record = { ...rest, minutes: Math.round(minutes.value), roster: rest.roster.filter((id) => known.has(id)) }
+    const record = {
+      ...rest,
+      minutes: Math.round(minutes.value),
+      roster: rest.roster.filter((id) => known.has(id)),
+    }
     const plan = makePlan(ctx, { ...record, locks: [] })
-    if (!plan.ok) return problem(describePlanRefusal(plan.refusal), plan.refusal.code === 'too-few-people' ? 'roster' : '')
+    if (!plan.ok)
+      return problem(
+        describePlanRefusal(plan.refusal),
+        plan.refusal.code === 'too-few-people' ? 'roster' : '',
+      )
     addClass(ctx.db, { ...record, plan: plan.value })
     return done({ id: rest.id })
   },
@@ -38,12 +47,19 @@ export const createClass = action(
 export const planAgain = action(z.object({ id: idField }), (ctx, { id }) => replan(ctx, id, (locks) => locks))
 
 export const setVersion = action(
-  z.object({ id: idField, studentId: idField, part: z.enum(['skill', 'waves']), stageId: stageField, reason: z.enum(OVERRIDE_REASONS) }),
+  z.object({
+    id: idField,
+    studentId: idField,
+    part: z.enum(['skill', 'waves']),
+    stageId: stageField,
+    reason: z.enum(OVERRIDE_REASONS),
+  }),
   (ctx, { id, ...lock }) => replan(ctx, id, (locks) => [...withoutLock(locks, lock), lock]),
 )
 
-export const clearVersion = action(z.object({ id: idField, studentId: idField, part: z.enum(['skill', 'waves']) }), (ctx, { id, ...lock }) =>
-  replan(ctx, id, (locks) => withoutLock(locks, lock)),
+export const clearVersion = action(
+  z.object({ id: idField, studentId: idField, part: z.enum(['skill', 'waves']) }),
+  (ctx, { id, ...lock }) => replan(ctx, id, (locks) => withoutLock(locks, lock)),
 )
 
 function withoutLock(locks: readonly Lock[], { studentId, part }: Pick<Lock, 'studentId' | 'part'>): Lock[] {
@@ -53,7 +69,8 @@ function withoutLock(locks: readonly Lock[], { studentId, part }: Pick<Lock, 'st
 function replan(ctx: Context, id: string, change: (locks: readonly Lock[]) => readonly Lock[]) {
   const record = findClass(ctx.db, id)
   if (!record) return problem('That class is not here any more.')
-  if (eventsOf(ctx.db, id).length > 0) return problem('This class has begun; its plan stays as it was taught.')
+  if (eventsOf(ctx.db, id).length > 0)
+    return problem('This class has begun; its plan stays as it was taught.')
   const locks = change(record.locks)
   const plan = makePlan(ctx, { ...record, locks })
   if (!plan.ok) return problem(describePlanRefusal(plan.refusal))

@@ -21,29 +21,61 @@ import { context, type Context } from '../context'
 import { decideFor } from '../readiness/queries'
 
 /** What the planner works from for one class. */
-export function briefOf(ctx: Context, record: Pick<ClassRecord, 'minutes' | 'bays' | 'locks' | 'roster'>): ClassBrief {
+function briefOf(
+  ctx: Context,
+  record: Pick<ClassRecord, 'minutes' | 'bays' | 'locks' | 'roster'>,
+): ClassBrief {
   const evidence = evidenceByStudent(ctx.db)
   const people = listStudents(ctx.db, { archived: true }).filter((s) => record.roster.includes(s.id))
   const participants = people.map(({ id, breathS }): Participant => {
     const decision = decideFor(id, evidence.get(id) ?? NO_EVIDENCE, ctx.today)
-    return { studentId: id, breathS, standingId: decision.standing?.stageId ?? null, targetId: decision.targetId, outcome: decision.outcome }
+    return {
+      studentId: id,
+      breathS,
+      standingId: decision.standing?.stageId ?? null,
+      targetId: decision.targetId,
+      outcome: decision.outcome,
+    }
   })
   const { minutes, bays, locks } = record
-  return { minutes, bays, locks, participants, stock: { straps: ctx.studio.straps, blocks: ctx.studio.blocks } }
+  return {
+    minutes,
+    bays,
+    locks,
+    participants,
+    stock: { straps: ctx.studio.straps, blocks: ctx.studio.blocks },
+  }
 }
 
 /** A fresh plan for a class as people stand today. */
-export function makePlan(ctx: Context, record: Pick<ClassRecord, 'minutes' | 'bays' | 'locks' | 'roster'>): ReturnType<typeof greedyPlan> {
+export function makePlan(
+  ctx: Context,
+  record: Pick<ClassRecord, 'minutes' | 'bays' | 'locks' | 'roster'>,
+): ReturnType<typeof greedyPlan> {
   return greedyPlan(library(), briefOf(ctx, record))
 }
 
-export type ClassSummary = { id: string; title: string; dayLabel: string; startTime: string; people: number; planned: boolean; past: boolean }
+export type ClassSummary = {
+  id: string
+  title: string
+  dayLabel: string
+  startTime: string
+  people: number
+  planned: boolean
+  past: boolean
+}
 
 /** All classes for the list. */
 export function classSummaries(): ClassSummary[] {
   const { db, today } = context()
   return listClasses(db).map((c) => ({
-    id: c.id, title: c.title, dayLabel: formatDay(c.day), startTime: c.startTime, people: c.roster.length, planned: c.plan !== null, past: c.day < today,
+    id: c.id,
+    title: c.title,
+    dayLabel: formatDay(c.day),
+    startTime: c.startTime,
+    people: c.roster.length,
+    planned: c.plan !== null,
+    past: c.day < today,
   }))
 }
 
@@ -53,9 +85,38 @@ export function newClassData(): { people: { id: string; name: string }[]; bays: 
   return { people: listStudents(db).map(({ id, name }) => ({ id, name })), bays: studio.bays, today }
 }
 
-export type VersionView = Version & { name: string; stage: string; cue: string; /** What places hands and props for this body; empty without a height. */ numbers: string; choices: { id: string; label: string; allowed: boolean }[] }
-export type BlockView = { kind: PlanBlock['kind']; title: string; at: string; minutes: string; items: string[]; versions: VersionView[]; lanes: { label: string; cue: string; people: string[] }[]; dose: string; turns: { at: string; set: number; up: { bay: number; name: string }[] }[] }
-export type PlanView = { id: string; title: string; dayLabel: string; startTime: string; minutes: number; bays: number; blocks: BlockView[]; pull: string; warnings: string[]; violations: string[]; people: number; planned: boolean }
+export type VersionView = Version & {
+  name: string
+  stage: string
+  cue: string
+  /** What places hands and props for this body; empty without a height. */ numbers: string
+  choices: { id: string; label: string; allowed: boolean }[]
+}
+export type BlockView = {
+  kind: PlanBlock['kind']
+  title: string
+  at: string
+  minutes: string
+  items: string[]
+  versions: VersionView[]
+  lanes: { label: string; cue: string; people: string[] }[]
+  dose: string
+  turns: { at: string; set: number; up: { bay: number; name: string }[] }[]
+}
+export type PlanView = {
+  id: string
+  title: string
+  dayLabel: string
+  startTime: string
+  minutes: number
+  bays: number
+  blocks: BlockView[]
+  pull: string
+  warnings: string[]
+  violations: string[]
+  people: number
+  planned: boolean
+}
 
 /** A class with its plan in words. */
 export function planView(id: string): PlanView | null {
@@ -64,7 +125,15 @@ export function planView(id: string): PlanView | null {
   if (!record) return null
   const people = peopleOf(ctx)
   const { nameOf } = people
-  const base = { id, title: record.title, dayLabel: formatDay(record.day), startTime: record.startTime, minutes: record.minutes, bays: record.bays, people: record.roster.length }
+  const base = {
+    id,
+    title: record.title,
+    dayLabel: formatDay(record.day),
+    startTime: record.startTime,
+    minutes: record.minutes,
+    bays: record.bays,
+    people: record.roster.length,
+  }
   if (!record.plan) return { ...base, planned: false, blocks: [], pull: '', warnings: [], violations: [] }
   const brief = briefOf(ctx, record)
   const { plan } = record
@@ -78,7 +147,11 @@ export function planView(id: string): PlanView | null {
   }
 }
 
-type People = { students: Map<string, StudentRecord>; studio: StudioRecord; nameOf: (studentId: string) => string }
+type People = {
+  students: Map<string, StudentRecord>
+  studio: StudioRecord
+  nameOf: (studentId: string) => string
+}
 
 /** People by id, put-away ones too: past plans keep their names. */
 export function peopleOf({ db, studio }: Context): People {
@@ -93,9 +166,15 @@ function blockView(block: PlanBlock, brief: ClassBrief, people: People): BlockVi
   const items = 'items' in block ? block.items.map((item) => itemLine(item)) : []
   const turns =
     block.kind === 'waves'
-      ? block.turns.map((turn) => ({ at: formatClock(turn.startS), set: turn.set, up: turn.up.map(({ bay, studentId }) => ({ bay, name: nameOf(studentId) })) }))
+      ? block.turns.map((turn) => ({
+          at: formatClock(turn.startS),
+          set: turn.set,
+          up: turn.up.map(({ bay, studentId }) => ({ bay, name: nameOf(studentId) })),
+        }))
       : []
-  const stages = [...new Set(versions.map((v) => v.stageId))].sort((a, b) => practice.stages.findIndex((s) => s.id === a) - practice.stages.findIndex((s) => s.id === b))
+  const stages = [...new Set(versions.map((v) => v.stageId))].sort(
+    (a, b) => practice.stages.findIndex((s) => s.id === a) - practice.stages.findIndex((s) => s.id === b),
+  )
   return {
     kind: block.kind,
     title: BLOCK_TITLE[block.kind],
@@ -106,7 +185,11 @@ function blockView(block: PlanBlock, brief: ClassBrief, people: People): BlockVi
     turns,
     lanes: stages.map((id) => {
       const stage = findById(practice.stages, id)
-      return { label: stage.name, cue: stage.cue, people: versions.filter((v) => v.stageId === id).map((v) => v.name) }
+      return {
+        label: stage.name,
+        cue: stage.cue,
+        people: versions.filter((v) => v.stageId === id).map((v) => v.name),
+      }
     }),
     dose: doseLine(block),
   }
@@ -118,9 +201,13 @@ function handNumbers({ studentId, setupId }: Version, { students, studio }: Peop
   if (!student?.statureCm) return ''
   const body = estimateBody({ statureCm: student.statureCm, measured: student.measured })
   if (!body.ok) return ''
-  const solved = solveSetup(setupId, body.value, { blocks: Array.from({ length: Math.min(2, studio.blocks) }, () => USUAL_BLOCK) })
+  const solved = solveSetup(setupId, body.value, {
+    blocks: Array.from({ length: Math.min(2, studio.blocks) }, () => USUAL_BLOCK),
+  })
   if (!solved.ok) return ''
-  return solved.value.placements.map((p) => `${placementLabel(p.key)} ${length(p.valueCm, studio)}`).join(' · ')
+  return solved.value.placements
+    .map((p) => `${placementLabel(p.key)} ${length(p.valueCm, studio)}`)
+    .join(' · ')
 }
 
 function versionView(version: Version, brief: ClassBrief, people: People): VersionView {
@@ -131,8 +218,19 @@ function versionView(version: Version, brief: ClassBrief, people: People): Versi
   const allowed = new Set(participant ? allowedStages(practice, participant).map((s) => s.id) : [])
   const choices = practice.stages
     .filter((s) => s.family === 'FS')
-    .map((s) => ({ id: s.id, label: `${s.name} (${s.id})${allowed.has(s.id) ? '' : ' · above what is recorded'}`, allowed: allowed.has(s.id) }))
-  return { ...version, name: nameOf(version.studentId), stage: stage.name, cue: stage.cue, numbers: handNumbers(version, people), choices }
+    .map((s) => ({
+      id: s.id,
+      label: `${s.name} (${s.id})${allowed.has(s.id) ? '' : ' · above what is recorded'}`,
+      allowed: allowed.has(s.id),
+    }))
+  return {
+    ...version,
+    name: nameOf(version.studentId),
+    stage: stage.name,
+    cue: stage.cue,
+    numbers: handNumbers(version, people),
+    choices,
+  }
 }
 
 function itemLine({ id, seconds }: { id: string; seconds: number }): string {
@@ -142,12 +240,17 @@ function itemLine({ id, seconds }: { id: string; seconds: number }): string {
 }
 
 function doseLine(block: PlanBlock): string {
-  if (block.kind === 'skill') return `${count(block.sets, 'set')} of ${block.workS} s, ${block.restS} s rest between`
-  if (block.kind === 'waves') return `${count(block.sets, 'turn')} each, ${block.turnS} s, ${block.changeS} s to change over`
+  if (block.kind === 'skill')
+    return `${count(block.sets, 'set')} of ${block.workS} s, ${block.restS} s rest between`
+  if (block.kind === 'waves')
+    return `${count(block.sets, 'turn')} each, ${block.turnS} s, ${block.changeS} s to change over`
   return ''
 }
 
 function pullList({ pull }: Plan): string {
-  const parts = [pull.straps > 0 ? count(pull.straps, 'strap') : '', pull.blocks > 0 ? count(pull.blocks, 'block') : ''].filter((p) => p !== '')
+  const parts = [
+    pull.straps > 0 ? count(pull.straps, 'strap') : '',
+    pull.blocks > 0 ? count(pull.blocks, 'block') : '',
+  ].filter((p) => p !== '')
   return parts.length > 0 ? parts.join(' · ') : 'nothing'
 }

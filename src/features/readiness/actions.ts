@@ -35,7 +35,11 @@ export const recordObservation = action(observationFields, ({ db, today }, input
   if (!values.ok) return values
   // A correction speaks of the day it corrects: putting an old slip right must not make it fresh.
   const day = earlier?.day ?? today
-  appendObservation(db, { ...rest, kind: 'observation', values: values.value, day, withdrawn: false }, { deviceId, deviceSeq })
+  appendObservation(
+    db,
+    { ...rest, kind: 'observation', values: values.value, day, withdrawn: false },
+    { deviceId, deviceSeq },
+  )
   return done(true)
 })
 
@@ -44,7 +48,11 @@ export const withdrawObservation = action(
   ({ db }, { id, hlc, deviceId, deviceSeq, studentId, observationId }) => {
     const earlier = evidenceOf(db, studentId).observations.find((o) => o.id === observationId)
     if (!earlier) return problem('That entry is not there any more.')
-    appendObservation(db, { ...earlier, id, hlc, replaces: observationId, withdrawn: true }, { deviceId, deviceSeq })
+    appendObservation(
+      db,
+      { ...earlier, id, hlc, replaces: observationId, withdrawn: true },
+      { deviceId, deviceSeq },
+    )
     return done(true)
   },
 )
@@ -60,14 +68,25 @@ export const placeByEye = action(
 
 type Typed = { single?: string | undefined; left?: string | undefined; right?: string | undefined }
 
-function readValues(check: ReadinessCheck, typed: Typed): Answer<{ single?: number; left?: number; right?: number }> {
+function readValues(
+  check: ReadinessCheck,
+  typed: Typed,
+): Answer<{ single?: number; left?: number; right?: number }> {
   const keys = check.side === 'each' ? (['left', 'right'] as const) : (['single'] as const)
   const problems: Problem[] = []
   const values: { single?: number; left?: number; right?: number } = {}
   for (const key of keys) {
     const parsed = parseQuantity(typed[key] ?? '', check)
     if (parsed.ok) values[key] = parsed.value
-    else problems.push({ path: key, message: describeQuantity(parsed.refusal, `a result in ${check.unit}`, check.kind === 'level' ? '' : check.unit) })
+    else
+      problems.push({
+        path: key,
+        message: describeQuantity(
+          parsed.refusal,
+          `a result in ${check.unit}`,
+          check.kind === 'level' ? '' : check.unit,
+        ),
+      })
   }
   return problems.length > 0 ? { ok: false, problems } : done(values)
 }

@@ -29,7 +29,9 @@ export function viewDecision(decision: Decision): DecisionView {
   return {
     outcome: decision.outcome,
     standing: decision.standing ? stageName(practice, decision.standing.stageId) : null,
-    target: target ? { id: target.id, name: `${target.name} (${target.id})`, setupId: target.setups[0] ?? '' } : null,
+    target: target
+      ? { id: target.id, name: `${target.name} (${target.id})`, setupId: target.setups[0] ?? '' }
+      : null,
     reasons,
     missing,
     summary: summaryOf(decision, reasons, missing),
@@ -50,18 +52,41 @@ export function decideFor(studentId: string, evidence: Evidence, asOf: string): 
 
 export type BoardRow = { id: string; name: string; decision: DecisionView }
 
-const ORDER: readonly Decision['outcome'][] = ['offer', 'once-more', 'near', 'step-back', 'not-now', 'build', 'held']
+const ORDER: readonly Decision['outcome'][] = [
+  'offer',
+  'once-more',
+  'near',
+  'step-back',
+  'not-now',
+  'build',
+  'held',
+]
 
 /** Everybody with their decision, nearest to the next stage first. */
 export function board(): BoardRow[] {
   const { db, today } = context()
   const evidence = evidenceByStudent(db)
   return listStudents(db)
-    .map(({ id, name }) => ({ id, name, decision: viewDecision(decideFor(id, evidence.get(id) ?? NO_EVIDENCE, today)) }))
+    .map(({ id, name }) => ({
+      id,
+      name,
+      decision: viewDecision(decideFor(id, evidence.get(id) ?? NO_EVIDENCE, today)),
+    }))
     .sort((a, b) => ORDER.indexOf(a.decision.outcome) - ORDER.indexOf(b.decision.outcome))
 }
 
-export type HistoryEntry = { id: string; day: string; dayLabel: string; checkId: string; check: string; result: string; counted: string; faults: string[]; note: string; corrects: boolean }
+export type HistoryEntry = {
+  id: string
+  day: string
+  dayLabel: string
+  checkId: string
+  check: string
+  result: string
+  counted: string
+  faults: string[]
+  note: string
+  corrects: boolean
+}
 
 export type PersonReadiness = {
   id: string
@@ -86,7 +111,9 @@ export function personReadiness(id: string): PersonReadiness | null {
   const evidence = evidenceOf(db, id)
   const current = foldEvidence(evidence, today).observations
   const decision = decideFor(id, evidence, today)
-  const replaced = new Set(evidence.observations.map((o) => o.id).filter((o) => !current.some((c) => c.id === o)))
+  const replaced = new Set(
+    evidence.observations.map((o) => o.id).filter((o) => !current.some((c) => c.id === o)),
+  )
   return {
     id,
     name: student.name,
@@ -94,8 +121,13 @@ export function personReadiness(id: string): PersonReadiness | null {
     decision: viewDecision(decision),
     placed: decision.standing?.by === 'placement',
     checks: checksForFamily(),
-    stages: practice.stages.filter((s) => s.family === 'FS').map((s) => ({ id: s.id, label: `${s.id} · ${s.name}` })),
-    faults: ['FT-head-drop', 'FT-elbow-splay', 'FT-shoulder-sink', 'FT-breath-hold'].map((f) => ({ id: f, name: faultName(practice, f) })),
+    stages: practice.stages
+      .filter((s) => s.family === 'FS')
+      .map((s) => ({ id: s.id, label: `${s.id} · ${s.name}` })),
+    faults: ['FT-head-drop', 'FT-elbow-splay', 'FT-shoulder-sink', 'FT-breath-hold'].map((f) => ({
+      id: f,
+      name: faultName(practice, f),
+    })),
     history: [...current].reverse().map((o) => historyEntry(o, replaced)),
     holds: current
       .filter((o) => o.checkId === 'CK-dolphin-hold' && o.values.single !== undefined)
@@ -106,7 +138,9 @@ export function personReadiness(id: string): PersonReadiness | null {
 /** Checks that some forearm stage asks for, in the order the ladder first asks. */
 function checksForFamily(): ReadinessCheck[] {
   const practice = library()
-  const asked = practice.stages.filter((s) => s.family === 'FS').flatMap((s) => s.gates.map((gate) => gate.check))
+  const asked = practice.stages
+    .filter((s) => s.family === 'FS')
+    .flatMap((s) => s.gates.map((gate) => gate.check))
   return [...new Set(asked)].map((id) => findById(practice.checks, id))
 }
 
@@ -114,7 +148,10 @@ function historyEntry(o: Observation, replaced: ReadonlySet<string>): HistoryEnt
   const practice = library()
   const check = findById(practice.checks, o.checkId)
   const { single, left, right } = o.values
-  const sides = left === undefined || right === undefined ? '' : `left ${shown(check, left)}, right ${shown(check, right)}`
+  const sides =
+    left === undefined || right === undefined
+      ? ''
+      : `left ${shown(check, left)}, right ${shown(check, right)}`
   return {
     id: o.id,
     day: o.day,

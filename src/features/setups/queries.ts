@@ -8,10 +8,18 @@ import { context } from '../context'
 export type BenchPerson = { id: string; name: string; body: BodyInput | null }
 
 /** Who and what can be measured: people with their bodies, setups that can be solved, blocks in stock. */
-export function benchData(): { people: BenchPerson[]; setups: { id: string; label: string }[]; blocks: number } {
+export function benchData(): {
+  people: BenchPerson[]
+  setups: { id: string; label: string }[]
+  blocks: number
+} {
   const { db, studio } = context()
   return {
-    people: listStudents(db).map(({ id, name, statureCm, measured }) => ({ id, name, body: statureCm === null ? null : { statureCm, measured } })),
+    people: listStudents(db).map(({ id, name, statureCm, measured }) => ({
+      id,
+      name,
+      body: statureCm === null ? null : { statureCm, measured },
+    })),
     setups: SETUPS.map((setup) => ({ id: setup.id, label: findById(library().setups, setup.id).name })),
     blocks: studio.blocks,
   }

@@ -18,27 +18,42 @@ import { typedLength, typedStature } from './typed'
 const MOST_NAMES = 60
 
 export const addPastedNames = action(
-  z.object({ text: z.string().max(8000, 'That is too long for a list of names.'), ids: z.array(z.uuid()).length(MOST_NAMES) }),
+  z.object({
+    text: z.string().max(8000, 'That is too long for a list of names.'),
+    ids: z.array(z.uuid()).length(MOST_NAMES),
+  }),
   ({ db, today }, { text, ids }) => {
     const lines = readNames(text)
     if (lines.length === 0) return problem('Paste at least one name, one on each line.', 'text')
-    if (lines.length > MOST_NAMES) return problem(`At most ${MOST_NAMES} names at once; this list has ${lines.length}.`, 'text')
+    if (lines.length > MOST_NAMES)
+      return problem(`At most ${MOST_NAMES} names at once; this list has ${lines.length}.`, 'text')
     const bad = lines.filter((line) => !line.ok)
     if (bad.length > 0)
-      return problem(bad.slice(0, 3).map((line) => `Line ${line.line}: ${describeName(line.refusal)}`).join(' '), 'text')
+      return problem(
+        bad
+          .slice(0, 3)
+          .map((line) => `Line ${line.line}: ${describeName(line.refusal)}`)
+          .join(' '),
+        'text',
+      )
     const known = new Set(listStudents(db).map((s) => s.name.toLowerCase()))
     // Ids come with the form, so the same press sent twice adds the same people once; known names are left alone.
-    const people = lines.flatMap((line, i) => (line.ok && !known.has(line.name.toLowerCase()) ? [{ id: ids[i] ?? '', name: line.name }] : []))
+    const people = lines.flatMap((line, i) =>
+      line.ok && !known.has(line.name.toLowerCase()) ? [{ id: ids[i] ?? '', name: line.name }] : [],
+    )
     return done({ added: addStudents(db, people, today), known: lines.length - people.length })
   },
 )
 
-export const addOne = action(z.object({ id: idField, name: nameField, stature: z.string() }), ({ db, studio, today }, { id, name, stature }) => {
-  const height = statureField(studio.units).safeParse(stature)
-  if (!height.success) return problem(height.error.issues[0]?.message ?? '', 'stature')
-  addStudents(db, [{ id, name, statureCm: height.data }], today)
-  return done({ id })
-})
+export const addOne = action(
+  z.object({ id: idField, name: nameField, stature: z.string() }),
+  ({ db, studio, today }, { id, name, stature }) => {
+    const height = statureField(studio.units).safeParse(stature)
+    if (!height.success) return problem(height.error.issues[0]?.message ?? '', 'stature')
+    addStudents(db, [{ id, name, statureCm: height.data }], today)
+    return done({ id })
+  },
+)
 
 const BREATH_RANGE = { min: 2, max: 12 }
 
@@ -55,15 +70,18 @@ export const saveStudent = action(
     if (!stored) return problem('This person is not in the studio any more.')
     // A value that was only shown and not touched keeps its exact number: rounding for the screen must not creep in.
     const untouched = typedStature(stored.statureCm, studio.units) === stature
-    const height = untouched ? { success: true as const, data: stored.statureCm } : statureField(studio.units).safeParse(stature)
+    const height = untouched
+      ? { success: true as const, data: stored.statureCm }
+      : statureField(studio.units).safeParse(stature)
     if (!height.success) return problem(height.error.issues[0]?.message ?? '', 'stature')
     const breathS = parseQuantity(breath, BREATH_RANGE)
-    if (!breathS.ok) return problem(describeQuantity(breathS.refusal, 'seconds for one breath', 's'), 'breath')
+    if (!breathS.ok)
+      return problem(describeQuantity(breathS.refusal, 'seconds for one breath', 's'), 'breath')
 
     const lengths: Partial<Record<SegmentName, number>> = {}
     for (const segment of SEGMENT_NAMES) {
       const typed = measured[segment]
-      if (!typed?.trim()) continue
+      if (!typed.trim()) continue
       const kept = stored.measured[segment]
       if (kept !== undefined && typedLength(kept, studio.units) === typed) {
         lengths[segment] = kept
@@ -74,11 +92,17 @@ export const saveStudent = action(
       lengths[segment] = parsed.value
     }
     if (height.data === null && Object.keys(lengths).length > 0)
-      return problem('Measured lengths need a height beside them, so that the rest can be estimated.', 'stature')
+      return problem(
+        'Measured lengths need a height beside them, so that the rest can be estimated.',
+        'stature',
+      )
     if (height.data !== null) {
       const body = estimateBody({ statureCm: height.data, measured: lengths })
       if (!body.ok)
-        return problem(describeBody(body.refusal, studio), body.refusal.code === 'length-implausible' ? `measured.${body.refusal.segment}` : 'stature')
+        return problem(
+          describeBody(body.refusal, studio),
+          body.refusal.code === 'length-implausible' ? `measured.${body.refusal.segment}` : 'stature',
+        )
     }
     saveProfile(db, id, { name, statureCm: height.data, breathS: breathS.value, measured: lengths }, today)
     return done(true)

@@ -7,7 +7,10 @@ import { typedLength, typedStature } from './typed'
 /** Everybody, current people first by name; put-away people apart. */
 export function studentLists(): { current: StudentRecord[]; archived: StudentRecord[] } {
   const everybody = listStudents(context().db, { archived: true })
-  return { current: everybody.filter((s) => !s.archivedDay), archived: everybody.filter((s) => s.archivedDay) }
+  return {
+    current: everybody.filter((s) => !s.archivedDay),
+    archived: everybody.filter((s) => s.archivedDay),
+  }
 }
 
 /** One person's profile, or null. */
@@ -23,7 +26,9 @@ export function profileValues(student: StudentRecord): ProfileValues {
     name: student.name,
     stature: typedStature(student.statureCm, units),
     breath: String(student.breathS),
-    measured: Object.fromEntries(Object.entries(student.measured).map(([segment, cm]) => [segment, typedLength(cm, units)])),
+    measured: Object.fromEntries(
+      Object.entries(student.measured).map(([segment, cm]) => [segment, typedLength(cm, units)]),
+    ),
     archived: student.archivedDay !== null,
   }
 }

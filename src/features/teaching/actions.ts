@@ -12,12 +12,19 @@ import { faultsField, idField, stageField, stampFields } from '../fields'
 import { decideFor } from '../readiness/queries'
 
 export const recordEvent = action(
-  z.object({ ...stampFields, classId: idField, kind: z.enum(['started', 'block', 'ended']), atMs: z.number().int().positive(), blockIndex: z.number().int().min(0).max(60) }),
+  z.object({
+    ...stampFields,
+    classId: idField,
+    kind: z.enum(['started', 'block', 'ended']),
+    atMs: z.number().int().positive(),
+    blockIndex: z.number().int().min(0).max(60),
+  }),
   (ctx, { deviceId, deviceSeq, ...event }) => {
     const record = findClass(ctx.db, event.classId)
     if (!record?.plan) return problem('That class is not here any more.')
     appendClassEvent(ctx.db, { ...event, day: ctx.today }, { deviceId, deviceSeq })
-    if (event.kind === 'ended') keepDecisions(ctx.db, event.classId, decisionsAround(ctx, event.classId, record.roster))
+    if (event.kind === 'ended')
+      keepDecisions(ctx.db, event.classId, decisionsAround(ctx, event.classId, record.roster))
     return done(foldRun(eventsOf(ctx.db, event.classId)).state)
   },
 )
@@ -39,7 +46,8 @@ export const recordAttempt = action(
   }),
   (ctx, { deviceId, deviceSeq, ...fact }) => {
     const record = findClass(ctx.db, fact.classId)
-    if (!record?.roster.includes(fact.studentId)) return problem('This person is not on the list of that class.')
+    if (!record?.roster.includes(fact.studentId))
+      return problem('This person is not on the list of that class.')
     appendAttempt(ctx.db, { ...fact, kind: 'attempt', day: ctx.today }, { deviceId, deviceSeq })
     // Something that arrives after the end, from a tablet that was out of reach, still counts.
     if (foldRun(eventsOf(ctx.db, fact.classId)).state === 'ended')
@@ -54,6 +62,10 @@ function decisionsAround(ctx: Context, classId: string, roster: readonly string[
   return roster.map((studentId) => {
     const evidence = evidenceOf(ctx.db, studentId)
     const without: Evidence = { ...evidence, attempts: evidence.attempts.filter((a) => !ofClass.has(a.id)) }
-    return { studentId, before: decideFor(studentId, without, ctx.today), after: decideFor(studentId, evidence, ctx.today) }
+    return {
+      studentId,
+      before: decideFor(studentId, without, ctx.today),
+      after: decideFor(studentId, evidence, ctx.today),
+    }
   })
 }

@@ -14,8 +14,21 @@ import { peopleOf } from '../plans/queries'
 import { viewDecision, type DecisionView } from '../readiness/queries'
 
 export type TeachPerson = { id: string; name: string; skillStage: StageBrief; wallStage: StageBrief }
-export type StageBrief = { id: string; name: string; cue: string; leavesFloor: boolean; faults: { id: string; name: string }[] }
-export type Recorded = { id: string; studentId: string; stageId: string; outcome: Attempt['outcome']; level: Attempt['level']; faults: string[] }
+export type StageBrief = {
+  id: string
+  name: string
+  cue: string
+  leavesFloor: boolean
+  faults: { id: string; name: string }[]
+}
+export type Recorded = {
+  id: string
+  studentId: string
+  stageId: string
+  outcome: Attempt['outcome']
+  level: Attempt['level']
+  faults: string[]
+}
 
 export type TeachData = {
   classId: string
@@ -40,10 +53,15 @@ export function teachData(classId: string): TeachData | null {
     id: version.studentId,
     name: nameOf(version.studentId),
     skillStage: stageBrief(version.stageId),
-    wallStage: stageBrief(waves?.versions.find((v) => v.studentId === version.studentId)?.stageId ?? version.stageId),
+    wallStage: stageBrief(
+      waves?.versions.find((v) => v.studentId === version.studentId)?.stageId ?? version.stageId,
+    ),
   }))
   const practice = library()
-  const attempts = foldEvidence({ observations: [], attempts: attemptsOfClass(ctx.db, classId), placements: [] }, '9999-12-31').attempts
+  const attempts = foldEvidence(
+    { observations: [], attempts: attemptsOfClass(ctx.db, classId), placements: [] },
+    '9999-12-31',
+  ).attempts
   return {
     classId,
     title: record.title,
@@ -51,8 +69,19 @@ export function teachData(classId: string): TeachData | null {
     titles: record.plan.blocks.map((b) => BLOCK_TITLE[b.kind]),
     run: foldRun(eventsOf(ctx.db, classId)),
     people,
-    recorded: attempts.map(({ id, studentId, stageId, outcome, level, faults }) => ({ id, studentId, stageId, outcome, level, faults: [...faults] })),
-    ids: { warm: Object.fromEntries([...practice.warmups, ...practice.counterposes].map((b) => [b.id, `${b.name}: ${b.do}`])) },
+    recorded: attempts.map(({ id, studentId, stageId, outcome, level, faults }) => ({
+      id,
+      studentId,
+      stageId,
+      outcome,
+      level,
+      faults: [...faults],
+    })),
+    ids: {
+      warm: Object.fromEntries(
+        [...practice.warmups, ...practice.counterposes].map((b) => [b.id, `${b.name}: ${b.do}`]),
+      ),
+    },
   }
 }
 
@@ -68,20 +97,42 @@ function stageBrief(stageId: string): StageBrief {
   }
 }
 
-export type TeachListEntry = { id: string; title: string; dayLabel: string; startTime: string; state: ClassRun['state'] }
+export type TeachListEntry = {
+  id: string
+  title: string
+  dayLabel: string
+  startTime: string
+  state: ClassRun['state']
+}
 
 /** Classes with a plan, newest first. */
 export function teachList(): TeachListEntry[] {
   const { db } = context()
   return listClasses(db)
     .filter((c) => c.plan)
-    .map((c) => ({ id: c.id, title: c.title, dayLabel: formatDay(c.day), startTime: c.startTime, state: foldRun(eventsOf(db, c.id)).state }))
+    .map((c) => ({
+      id: c.id,
+      title: c.title,
+      dayLabel: formatDay(c.day),
+      startTime: c.startTime,
+      state: foldRun(eventsOf(db, c.id)).state,
+    }))
 }
 
-export type Change = { studentId: string; name: string; before: DecisionView; after: DecisionView; changed: boolean; from: Outcome; to: Outcome }
+export type Change = {
+  studentId: string
+  name: string
+  before: DecisionView
+  after: DecisionView
+  changed: boolean
+  from: Outcome
+  to: Outcome
+}
 
 /** The decisions on both sides of a class, changed ones first. */
-export function changesOf(classId: string): { title: string; dayLabel: string; ended: boolean; changes: Change[] } | null {
+export function changesOf(
+  classId: string,
+): { title: string; dayLabel: string; ended: boolean; changes: Change[] } | null {
   const ctx = context()
   const record = findClass(ctx.db, classId)
   if (!record) return null
@@ -104,13 +155,21 @@ export function changesOf(classId: string): { title: string; dayLabel: string; e
 }
 
 /** Ended classes, newest first, with how many decisions changed. */
-export function endedClasses(): { id: string; title: string; dayLabel: string; changed: number; people: number }[] {
+export function endedClasses(): {
+  id: string
+  title: string
+  dayLabel: string
+  changed: number
+  people: number
+}[] {
   const { db } = context()
   return listClasses(db)
     .filter((c) => foldRun(eventsOf(db, c.id)).state === 'ended')
     .map((c) => {
       const decisions = decisionsOf(db, c.id)
-      const changed = decisions.filter((d) => d.before.outcome !== d.after.outcome || d.before.targetId !== d.after.targetId).length
+      const changed = decisions.filter(
+        (d) => d.before.outcome !== d.after.outcome || d.before.targetId !== d.after.targetId,
+      ).length
       return { id: c.id, title: c.title, dayLabel: formatDay(c.day), changed, people: decisions.length }
     })
 }

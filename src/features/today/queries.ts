@@ -14,13 +14,25 @@ export type RoomSpot = { name: string; mark: string; bay: number | null }
 export type TodayData =
   | { state: 'empty'; people: number; wallSet: boolean }
   | { state: 'no-class'; people: number; bays: number }
-  | { state: 'class'; id: string; title: string; when: string; isToday: boolean; planned: boolean; bays: number; wallBays: number; spots: RoomSpot[]; settle: string[] }
+  | {
+      state: 'class'
+      id: string
+      title: string
+      when: string
+      isToday: boolean
+      planned: boolean
+      bays: number
+      wallBays: number
+      spots: RoomSpot[]
+      settle: string[]
+    }
 
 /** The first screen: tonight's room, what needs settling, the one next thing. */
 export function todayData(): TodayData {
   const ctx = context()
   const people = listStudents(ctx.db)
-  if (people.length === 0 || ctx.studio.bays === 0) return { state: 'empty', people: people.length, wallSet: ctx.studio.bays > 0 }
+  if (people.length === 0 || ctx.studio.bays === 0)
+    return { state: 'empty', people: people.length, wallSet: ctx.studio.bays > 0 }
   const record = nextClass(ctx.db, ctx.today)
   if (!record) return { state: 'no-class', people: people.length, bays: ctx.studio.bays }
   const { nameOf } = peopleOf(ctx)
@@ -51,14 +63,18 @@ export function todayData(): TodayData {
 function sentences(ctx: Context, roster: readonly string[], warnings: readonly string[]): string[] {
   const evidence = evidenceByStudent(ctx.db)
   const students = listStudents(ctx.db).filter((s) => roster.includes(s.id))
-  const back = students.filter((s) => decideFor(s.id, evidence.get(s.id) ?? NO_EVIDENCE, ctx.today).outcome === 'step-back')
+  const back = students.filter(
+    (s) => decideFor(s.id, evidence.get(s.id) ?? NO_EVIDENCE, ctx.today).outcome === 'step-back',
+  )
   const unknown = students.filter((s) => !evidence.has(s.id))
   const unmeasured = students.filter((s) => s.statureCm === null)
   const lines = [
     ...(back.length > 0 ? [`${names(back)}: one rung easier tonight.`] : []),
     ...warnings,
     ...(unknown.length > 0 ? [`Ask at the door: nothing is known of ${names(unknown)} yet.`] : []),
-    ...(unmeasured.length > 0 ? [`No height for ${names(unmeasured)}: their distances cannot be worked out.`] : []),
+    ...(unmeasured.length > 0
+      ? [`No height for ${names(unmeasured)}: their distances cannot be worked out.`]
+      : []),
   ]
   return lines.slice(0, 3)
 }

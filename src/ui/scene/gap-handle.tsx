@@ -26,7 +26,11 @@ export function GapHandle({ wallX, gapCm, min, max, label, valueText, onChange }
     const view = svg?.viewBox.baseVal
     if (!box || !view) return
     event.currentTarget.setPointerCapture(event.pointerId)
-    drag.current = { startX: event.clientX, startGap: gapCm, cmPerPixel: Math.max(view.width / box.width, view.height / box.height) }
+    drag.current = {
+      startX: event.clientX,
+      startGap: gapCm,
+      cmPerPixel: Math.max(view.width / box.width, view.height / box.height),
+    }
   }
   const move = (event: PointerEvent<SVGGElement>): void => {
     if (!drag.current) return
@@ -48,7 +52,14 @@ export function GapHandle({ wallX, gapCm, min, max, label, valueText, onChange }
       onPointerUp={() => (drag.current = null)}
       onPointerCancel={() => (drag.current = null)}
       onKeyDown={(event) => {
-        const by = { ArrowRight: STEP_CM, ArrowUp: STEP_CM, ArrowLeft: -STEP_CM, ArrowDown: -STEP_CM, PageUp: 5, PageDown: -5 }[event.key]
+        const by = {
+          ArrowRight: STEP_CM,
+          ArrowUp: STEP_CM,
+          ArrowLeft: -STEP_CM,
+          ArrowDown: -STEP_CM,
+          PageUp: 5,
+          PageDown: -5,
+        }[event.key]
         if (by === undefined) return
         event.preventDefault()
         onChange(clamp(gapCm + by))

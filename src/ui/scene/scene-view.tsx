@@ -14,7 +14,12 @@ type Props = { scene: Scene; wording: Wording; label: string; children?: React.R
 export function SceneView({ scene, wording, label, children }: Props) {
   const { minX, maxX, maxY } = scene.bounds
   return (
-    <svg className={classes.scene} viewBox={`${minX} ${-maxY} ${maxX - minX} ${maxY + BELOW_CM}`} role="img" aria-label={label}>
+    <svg
+      className={classes.scene}
+      viewBox={`${minX} ${-maxY} ${maxX - minX} ${maxY + BELOW_CM}`}
+      role="img"
+      aria-label={label}
+    >
       <Ground minX={minX} maxX={maxX} />
       {scene.wallX === null ? null : <Wall x={scene.wallX} height={maxY} />}
       {scene.figures.map((figure) => (
@@ -84,12 +89,21 @@ function Plumb({ scene: { plumb } }: { scene: Scene }) {
       <line className={classes.plumb} x1={centre.x} y1={-centre.y} x2={centre.x} y2={-3} />
       <path className={classes.bob} d={`M${centre.x} 0 l-2.2 -4.5 q2.2 -2.6 4.4 0 z`} />
       <circle className={classes.centre} cx={centre.x} cy={-centre.y} r={2.6} />
-      <path className={classes.centreMark} d={`M${centre.x - 2.6} ${-centre.y} h5.2 M${centre.x} ${-centre.y - 2.6} v5.2`} />
+      <path
+        className={classes.centreMark}
+        d={`M${centre.x - 2.6} ${-centre.y} h5.2 M${centre.x} ${-centre.y - 2.6} v5.2`}
+      />
     </g>
   )
 }
 
-function DimensionLine({ dimension: { from, to, valueCm, offsetCm }, wording }: { dimension: Dimension; wording: Wording }) {
+function DimensionLine({
+  dimension: { from, to, valueCm, offsetCm },
+  wording,
+}: {
+  dimension: Dimension
+  wording: Wording
+}) {
   const y = -from.y - offsetCm
   const middle: Point = { x: (from.x + to.x) / 2, y }
   const text = length(valueCm, wording)
@@ -100,7 +114,12 @@ function DimensionLine({ dimension: { from, to, valueCm, offsetCm }, wording }: 
       <line x1={from.x} y1={y} x2={to.x} y2={y} />
       <line x1={from.x} y1={y - 2} x2={from.x} y2={y + 2} />
       <line x1={to.x} y1={y - 2} x2={to.x} y2={y + 2} />
-      <text x={fits ? middle.x : Math.min(from.x, to.x) - 1.5} y={fits ? y + TEXT_CM : y + TEXT_CM * 0.36} textAnchor={fits ? 'middle' : 'end'} fontSize={TEXT_CM}>
+      <text
+        x={fits ? middle.x : Math.min(from.x, to.x) - 1.5}
+        y={fits ? y + TEXT_CM : y + TEXT_CM * 0.36}
+        textAnchor={fits ? 'middle' : 'end'}
+        fontSize={TEXT_CM}
+      >
         {text}
       </text>
     </g>

@@ -11,13 +11,25 @@ import {
   type Icon,
 } from '@tabler/icons-react'
 
-export type RailItem = { readonly href: string; readonly label: string; readonly question: string; readonly icon: Icon; readonly key: string }
+export type RailItem = {
+  readonly href: string
+  readonly label: string
+  readonly question: string
+  readonly icon: Icon
+  readonly key: string
+}
 
 /** The order of the rail is the order of the work. `key` follows `g` as a shortcut. */
 export const RAIL: readonly RailItem[] = [
   { href: '/', label: 'Today', question: 'What needs settling tonight?', icon: IconHome, key: 't' },
   { href: '/students', label: 'Students', question: 'Who is coming?', icon: IconUsers, key: 's' },
-  { href: '/readiness', label: 'Readiness', question: 'Who is ready for what?', icon: IconClipboardCheck, key: 'r' },
+  {
+    href: '/readiness',
+    label: 'Readiness',
+    question: 'Who is ready for what?',
+    icon: IconClipboardCheck,
+    key: 'r',
+  },
   { href: '/setups', label: 'Setups', question: 'Where do the hands go?', icon: IconRulerMeasure, key: 'u' },
   { href: '/plans', label: 'Plans', question: 'What happens when?', icon: IconCalendarTime, key: 'p' },
   { href: '/teach', label: 'Teach', question: 'Whose turn is it?', icon: IconPlayerPlay, key: 'e' },

@@ -1,6 +1,16 @@
 'use client'
 
-import { ActionIcon, AppShell, Burger, Group, Modal, NavLink, Text, useComputedColorScheme, useMantineColorScheme } from '@mantine/core'
+import {
+  ActionIcon,
+  AppShell,
+  Burger,
+  Group,
+  Modal,
+  NavLink,
+  Text,
+  useComputedColorScheme,
+  useMantineColorScheme,
+} from '@mantine/core'
 import { useDisclosure, useHotkeys } from '@mantine/hooks'
 import { Spotlight, spotlight } from '@mantine/spotlight'
 import { IconKeyboard, IconMoon, IconSearch, IconSun } from '@tabler/icons-react'
@@ -14,12 +24,22 @@ import { ShortcutSheet } from './shortcut-sheet'
 export type PaletteEntry = { readonly label: string; readonly description: string; readonly href: string }
 
 /** Rail, palette and shortcuts round every page. */
-export function Shell({ studioName, entries, unitSwitch, children }: { studioName: string; entries: readonly PaletteEntry[]; unitSwitch: ReactNode; children: ReactNode }) {
+export function Shell({
+  studioName,
+  entries,
+  unitSwitch,
+  children,
+}: {
+  studioName: string
+  entries: readonly PaletteEntry[]
+  unitSwitch: ReactNode
+  children: ReactNode
+}) {
   const [opened, { toggle, close }] = useDisclosure()
   const [sheet, sheetControl] = useDisclosure()
   const router = useRouter()
   const path = usePathname()
-  useGoKeys(router.push)
+  useGoKeys(router)
   useHotkeys([
     ['mod+K', () => spotlight.open()],
     ['shift+?', () => sheetControl.open()],
@@ -47,7 +67,12 @@ export function Shell({ studioName, entries, unitSwitch, children }: { studioNam
       <AppShell.Header px="md">
         <Group h="100%" justify="space-between" wrap="nowrap">
           <Group gap="xs" wrap="nowrap">
-            <Burger opened={opened} onClick={toggle} hiddenFrom="sm" aria-label={opened ? 'Close the menu' : 'Open the menu'} />
+            <Burger
+              opened={opened}
+              onClick={toggle}
+              hiddenFrom="sm"
+              aria-label={opened ? 'Close the menu' : 'Open the menu'}
+            />
             <PlumbMark />
             <Text fw={650} fz="xl">
               Levitar
@@ -58,10 +83,24 @@ export function Shell({ studioName, entries, unitSwitch, children }: { studioNam
           </Group>
           <Group gap="xs" wrap="nowrap">
             {unitSwitch}
-            <ActionIcon size={44} variant="subtle" color="slate.8" aria-label="Find a page or a person" onClick={() => spotlight.open()} c="var(--ink)">
+            <ActionIcon
+              size={44}
+              variant="subtle"
+              color="slate.8"
+              aria-label="Find a page or a person"
+              onClick={() => spotlight.open()}
+              c="var(--ink)"
+            >
               <IconSearch />
             </ActionIcon>
-            <ActionIcon size={44} variant="subtle" aria-label="Keys you can press" onClick={sheetControl.open} visibleFrom="sm" c="var(--ink)">
+            <ActionIcon
+              size={44}
+              variant="subtle"
+              aria-label="Keys you can press"
+              onClick={sheetControl.open}
+              visibleFrom="sm"
+              c="var(--ink)"
+            >
               <IconKeyboard />
             </ActionIcon>
             <SchemeSwitch />
@@ -96,7 +135,11 @@ export function Shell({ studioName, entries, unitSwitch, children }: { studioNam
       <Spotlight
         actions={actions}
         nothingFound="Nothing by that name."
-        searchProps={{ placeholder: 'A page, a person, a class …', 'aria-label': 'Find a page or a person', leftSection: <IconSearch size={20} aria-hidden /> }}
+        searchProps={{
+          placeholder: 'A page, a person, a class …',
+          'aria-label': 'Find a page or a person',
+          leftSection: <IconSearch size={20} aria-hidden />,
+        }}
         limit={9}
         shortcut={null}
       />
@@ -112,29 +155,41 @@ function SchemeSwitch() {
   const scheme = useComputedColorScheme('light', { getInitialValueInEffect: true })
   const next = scheme === 'dark' ? 'light' : 'dark'
   return (
-    <ActionIcon size={44} variant="subtle" c="var(--ink)" aria-label={`Switch to the ${next} scheme`} onClick={() => setColorScheme(next)}>
+    <ActionIcon
+      size={44}
+      variant="subtle"
+      c="var(--ink)"
+      aria-label={`Switch to the ${next} scheme`}
+      onClick={() => setColorScheme(next)}
+    >
       {scheme === 'dark' ? <IconSun /> : <IconMoon />}
     </ActionIcon>
   )
 }
 
 /** `g` and then a letter goes to a page. */
-function useGoKeys(go: (href: string) => void): void {
+function useGoKeys(router: ReturnType<typeof useRouter>): void {
   const armedAt = useRef(-Infinity)
   useEffect(() => {
     const WINDOW_MS = 1200
     const onKey = (event: KeyboardEvent): void => {
       const target = event.target as HTMLElement | null
-      if (event.metaKey || event.ctrlKey || event.altKey || target?.closest('input, textarea, select, [contenteditable=true]')) return
+      if (
+        event.metaKey ||
+        event.ctrlKey ||
+        event.altKey ||
+        target?.closest('input, textarea, select, [contenteditable=true]')
+      )
+        return
       if (event.key === 'g') {
         armedAt.current = event.timeStamp
         return
       }
       const page = RAIL.find((item) => item.key === event.key)
-      if (page && event.timeStamp - armedAt.current < WINDOW_MS) go(page.href)
+      if (page && event.timeStamp - armedAt.current < WINDOW_MS) router.push(page.href)
       armedAt.current = -Infinity
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
-  }, [go])
+  }, [router])
 }

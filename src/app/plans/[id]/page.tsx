@@ -17,7 +17,10 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
   const settle = [...plan.warnings, ...plan.violations]
   return (
     <Stack>
-      <PageHead title={plan.title} lead={`${plan.dayLabel}, ${plan.startTime} · ${plan.minutes} min · ${plan.people} people · ${plan.bays} bays · fetch ${plan.pull || 'nothing'}`}>
+      <PageHead
+        title={plan.title}
+        lead={`${plan.dayLabel}, ${plan.startTime} · ${plan.minutes} min · ${plan.people} people · ${plan.bays} bays · fetch ${plan.pull || 'nothing'}`}
+      >
         {plan.planned ? <LinkButton href={`/teach/${id}`}>Take to class</LinkButton> : null}
         {plan.planned ? (
           <LinkButton href={`/plans/${id}/sheet`} variant="default">
@@ -27,7 +30,11 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
         <PlanAgain id={id} label={plan.planned ? 'Plan again from today' : 'Make the plan'} />
       </PageHead>
       {settle.length > 0 ? (
-        <Alert color="straw" title="To settle" styles={{ title: { color: 'var(--ink)' }, root: { background: 'var(--wash-straw)' } }}>
+        <Alert
+          color="straw"
+          title="To settle"
+          styles={{ title: { color: 'var(--ink)' }, root: { background: 'var(--wash-straw)' } }}
+        >
           <List>
             {settle.map((line) => (
               <ListItem key={line}>{line}</ListItem>
@@ -35,7 +42,11 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
           </List>
         </Alert>
       ) : null}
-      {plan.planned ? <PlanBlocks classId={id} blocks={plan.blocks} editable /> : <Text>No plan yet. Making one takes a moment and nothing is fixed by it.</Text>}
+      {plan.planned ? (
+        <PlanBlocks classId={id} blocks={plan.blocks} editable />
+      ) : (
+        <Text>No plan yet. Making one takes a moment and nothing is fixed by it.</Text>
+      )}
       <SafetyLine />
     </Stack>
   )

@@ -14,7 +14,10 @@ export default async function StudentPage({ params }: { params: Promise<{ id: st
   if (!student) notFound()
   return (
     <Stack>
-      <PageHead title={student.name} lead={student.archivedDay ? 'Archived.' : 'Whose body is being measured for?'}>
+      <PageHead
+        title={student.name}
+        lead={student.archivedDay ? 'Archived.' : 'Whose body is being measured for?'}
+      >
         <LinkButton href={`/readiness/${id}`}>Readiness</LinkButton>
         <LinkButton href={`/setups?student=${id}`} variant="default">
           Setups

@@ -19,14 +19,22 @@ export const POSITIONS: readonly PositionSpec[] = [
  * Solves a position by its id: fills usual values, checks every parameter against its range, refuses what it does not know.
  * @param given parameters to set; the rest take their usual value for this body
  */
-export function solvePosition(id: string, body: Body, given: Parameters = {}): Result<Position, PositionRefusal> {
+export function solvePosition(
+  id: string,
+  body: Body,
+  given: Parameters = {},
+): Result<Position, PositionRefusal> {
   const spec = POSITIONS.find((position) => position.id === id)
   if (!spec) return refused({ code: 'unknown-position', id })
   const filled = fillParameters(spec, body, given)
   return filled.ok ? spec.solve(body, filled.value) : filled
 }
 
-function fillParameters(spec: PositionSpec, body: Body, given: Parameters): Result<Parameters, PositionRefusal> {
+function fillParameters(
+  spec: PositionSpec,
+  body: Body,
+  given: Parameters,
+): Result<Parameters, PositionRefusal> {
   const known = spec.parameters.map((parameter) => parameter.key)
   const stray = Object.keys(given).find((key) => !known.includes(key))
   if (stray !== undefined) return refused({ code: 'unknown-parameter', key: stray, known })
@@ -34,7 +42,8 @@ function fillParameters(spec: PositionSpec, body: Body, given: Parameters): Resu
   for (const { key, min, max, usual } of spec.parameters) {
     const fallback = typeof usual === 'function' ? usual(body) : usual
     const value = given[key] ?? fallback
-    if (!(value >= min && value <= max)) return refused({ code: 'parameter-out-of-range', key, value, min, max })
+    if (!(value >= min && value <= max))
+      return refused({ code: 'parameter-out-of-range', key, value, min, max })
     filled[key] = value
   }
   return ok(filled)

@@ -2,7 +2,15 @@ import type { Body } from '../../body/estimate'
 import { ok, refused, type Result } from '../../result'
 import { joinLinks, spanAcross } from '../linkage'
 import { angleAt, degrees, rise, subtract, type Point } from '../point'
-import { assemble, read, type Angles, type Parameter, type Parameters, type Position, type PositionRefusal, type PositionSpec } from '../position'
+import {
+  assemble,
+  read,
+  type Angles,
+  type Parameter,
+  type Parameters,
+  type PositionRefusal,
+  type PositionSpec,
+} from '../position'
 import { crownInLine, footOnBall, straightWaist, type Leg, type Skeleton } from '../skeleton'
 import { twoSupports } from '../statics'
 import { forearmBase, forearmPatch, pointPatch } from '../surfaces'
@@ -18,11 +26,25 @@ export const DOLPHIN_PARAMETERS: readonly Parameter[] = [
     // props.md M15: walk-in 0.35–0.65 of stature; the middle is a usual dolphin.
     usual: (body) => 0.52 * body.statureCm,
   },
-  { key: 'shoulderLeanDeg', label: 'Shoulders ahead of the elbows', unit: 'deg', min: -30, max: 30, usual: 0 },
+  {
+    key: 'shoulderLeanDeg',
+    label: 'Shoulders ahead of the elbows',
+    unit: 'deg',
+    min: -30,
+    max: 30,
+    usual: 0,
+  },
   { key: 'kneeBendDeg', label: 'Knee bend', unit: 'deg', min: 0, max: 90, usual: 10 },
   { key: 'heelLiftDeg', label: 'Heel lift', unit: 'deg', min: 0, max: 75, usual: 35 },
   { key: 'hipRangeDeg', label: 'Hip flexion available', unit: 'deg', min: 30, max: 150, usual: 125 },
-  { key: 'shoulderRangeDeg', label: 'Shoulder flexion available', unit: 'deg', min: 90, max: 190, usual: 180 },
+  {
+    key: 'shoulderRangeDeg',
+    label: 'Shoulder flexion available',
+    unit: 'deg',
+    min: 90,
+    max: 190,
+    usual: 180,
+  },
 ]
 
 /** Dolphin: forearms and balls of the feet on the floor, hips high, head hanging clear. */
@@ -43,7 +65,8 @@ export const DOLPHIN: PositionSpec = {
         angles,
         base: { fromCm: ballX, toCm: forearmBase(body).toCm },
         wallX: null,
-        carry: (centreX) => twoSupports(centreX, pointPatch('toes', ballX), forearmPatch(body, skeleton.shoulder.x)),
+        carry: (centreX) =>
+          twoSupports(centreX, pointPatch('toes', ballX), forearmPatch(body, skeleton.shoulder.x)),
       }),
     )
   },
@@ -110,7 +133,13 @@ function anglesOf(shoulder: Point, hip: Point, knee: Point, elbow: Point, kneeBe
 function withinRange(angles: Angles, parameters: Parameters): Result<true, PositionRefusal> {
   const hip = read(parameters, 'hipRangeDeg')
   if (angles.hipFlexionDeg > hip)
-    return refused({ code: 'joint-out-of-range', joint: 'hip', neededDeg: angles.hipFlexionDeg, availableDeg: hip, change: 'toeDistanceCm' })
+    return refused({
+      code: 'joint-out-of-range',
+      joint: 'hip',
+      neededDeg: angles.hipFlexionDeg,
+      availableDeg: hip,
+      change: 'toeDistanceCm',
+    })
   const shoulder = read(parameters, 'shoulderRangeDeg')
   if (angles.shoulderFlexionDeg > shoulder)
     return refused({

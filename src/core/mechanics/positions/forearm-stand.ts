@@ -2,13 +2,36 @@ import type { Body } from '../../body/estimate'
 import { ok, refused, type Result } from '../../result'
 import { riseBetween } from '../energy'
 import { angleAt, direction, polar, rise, type Point } from '../point'
-import { assemble, read, type Parameter, type Parameters, type Position, type PositionRefusal, type PositionSpec } from '../position'
-import { centreOf, crownInLine, footInAir, particles, straightWaist, type Leg, type Skeleton } from '../skeleton'
+import {
+  assemble,
+  read,
+  type Parameter,
+  type Parameters,
+  type Position,
+  type PositionRefusal,
+  type PositionSpec,
+} from '../position'
+import {
+  centreOf,
+  crownInLine,
+  footInAir,
+  particles,
+  straightWaist,
+  type Leg,
+  type Skeleton,
+} from '../skeleton'
 import { floorAndWall, singleSupport, twoSupports } from '../statics'
 import { forearmBase, forearmPatch, pointPatch } from '../surfaces'
 import { DOLPHIN_PARAMETERS, solveFrame } from './dolphin'
 
-const GAP: Parameter = { key: 'fingertipGapCm', label: 'Fingertips from the wall', unit: 'cm', min: 0, max: 40, usual: 5 }
+const GAP: Parameter = {
+  key: 'fingertipGapCm',
+  label: 'Fingertips from the wall',
+  unit: 'cm',
+  min: 0,
+  max: 40,
+  usual: 5,
+}
 
 /** Dolphin walked in, one leg lifted, in front of a wall: the moment before a kick. */
 export const FOREARM_KICK_START: PositionSpec = {
@@ -16,7 +39,9 @@ export const FOREARM_KICK_START: PositionSpec = {
   name: 'Forearm stand, kick start',
   parameters: [
     GAP,
-    ...DOLPHIN_PARAMETERS.map((p) => (p.key === 'toeDistanceCm' ? { ...p, usual: (body: Body) => 0.45 * body.statureCm } : p)),
+    ...DOLPHIN_PARAMETERS.map((p) =>
+      p.key === 'toeDistanceCm' ? { ...p, usual: (body: Body) => 0.45 * body.statureCm } : p,
+    ),
     { key: 'leadLegDeg', label: 'Lifted leg above the floor', unit: 'deg', min: 0, max: 150, usual: 60 },
   ],
   solve(body, parameters) {
@@ -36,7 +61,8 @@ export const FOREARM_KICK_START: PositionSpec = {
         angles,
         base: { fromCm: ballX, toCm: forearmBase(body).toCm },
         wallX: forearmBase(body).toCm + read(parameters, 'fingertipGapCm'),
-        carry: (centreX) => twoSupports(centreX, pointPatch('toes', ballX), forearmPatch(body, skeleton.shoulder.x)),
+        carry: (centreX) =>
+          twoSupports(centreX, pointPatch('toes', ballX), forearmPatch(body, skeleton.shoulder.x)),
         rise: (centreY) => riseBetween(centreY, uprightCentreHeight(body)),
       }),
     )
@@ -49,7 +75,14 @@ export const FOREARM_STRAIGHT: PositionSpec = {
   name: 'Forearm stand, straight',
   parameters: [
     { key: 'leanDeg', label: 'Whole body towards the wall', unit: 'deg', min: -10, max: 20, usual: 0 },
-    { key: 'shoulderLeanDeg', label: 'Shoulders ahead of the elbows', unit: 'deg', min: -20, max: 20, usual: 0 },
+    {
+      key: 'shoulderLeanDeg',
+      label: 'Shoulders ahead of the elbows',
+      unit: 'deg',
+      min: -20,
+      max: 20,
+      usual: 0,
+    },
   ],
   solve(body, parameters) {
     const lean = read(parameters, 'leanDeg')
@@ -65,7 +98,9 @@ export const FOREARM_STRAIGHT: PositionSpec = {
         base: forearmBase(body),
         wallX: null,
         angles: invertedAngles(skeleton, lean, 0),
-        carry: (centreX) => [singleSupport({ ...patch, nominalCm: Math.min(patch.toCm, Math.max(patch.fromCm, centreX)) })],
+        carry: (centreX) => [
+          singleSupport({ ...patch, nominalCm: Math.min(patch.toCm, Math.max(patch.fromCm, centreX)) }),
+        ],
       }),
     )
   },
@@ -78,7 +113,14 @@ export const FOREARM_HEELS_ON_WALL: PositionSpec = {
   parameters: [
     GAP,
     { key: 'archShare', label: 'How much the waist arches', unit: 'share', min: 0, max: 1, usual: 0 },
-    { key: 'shoulderLeanDeg', label: 'Shoulders ahead of the elbows', unit: 'deg', min: -20, max: 20, usual: 0 },
+    {
+      key: 'shoulderLeanDeg',
+      label: 'Shoulders ahead of the elbows',
+      unit: 'deg',
+      min: -20,
+      max: 20,
+      usual: 0,
+    },
     { key: 'wallFriction', label: 'Wall friction', unit: 'share', min: 0, max: 0.5, usual: 0.2 },
   ],
   solve(body, parameters) {
@@ -96,7 +138,12 @@ export const FOREARM_HEELS_ON_WALL: PositionSpec = {
         wallX,
         angles: invertedAngles(skeleton, trunkLeanDeg, legLeanDeg - trunkLeanDeg),
         carry: (centreX) =>
-          floorAndWall(centreX, forearmPatch(body, skeleton.shoulder.x), skeleton.legs[0].heel, read(parameters, 'wallFriction')),
+          floorAndWall(
+            centreX,
+            forearmPatch(body, skeleton.shoulder.x),
+            skeleton.legs[0].heel,
+            read(parameters, 'wallFriction'),
+          ),
       }),
     )
   },

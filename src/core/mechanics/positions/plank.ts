@@ -2,7 +2,15 @@ import type { Body } from '../../body/estimate'
 import { ok, refused, type Result } from '../../result'
 import { joinLinks } from '../linkage'
 import { add, angleAt, direction, polar, type Point } from '../point'
-import { assemble, read, type Parameter, type Parameters, type Position, type PositionRefusal, type PositionSpec } from '../position'
+import {
+  assemble,
+  read,
+  type Parameter,
+  type Parameters,
+  type Position,
+  type PositionRefusal,
+  type PositionSpec,
+} from '../position'
 import { crownInLine, footInAir, footOnBall, straightWaist, type Skeleton } from '../skeleton'
 import { twoSupports } from '../statics'
 import { handBase, handPatch, pointPatch } from '../surfaces'
@@ -11,7 +19,14 @@ import { handBase, handPatch, pointPatch } from '../surfaces'
 const PLANK_HEEL_LIFT_DEG = 65
 
 const PARAMETERS: readonly Parameter[] = [
-  { key: 'shoulderOffsetCm', label: 'Shoulders ahead of the wrists', unit: 'cm', min: -10, max: 15, usual: 0 },
+  {
+    key: 'shoulderOffsetCm',
+    label: 'Shoulders ahead of the wrists',
+    unit: 'cm',
+    min: -10,
+    max: 15,
+    usual: 0,
+  },
   { key: 'depthCm', label: 'Lowered by', unit: 'cm', min: 0, max: 45, usual: 0 },
 ]
 
@@ -42,7 +57,13 @@ function solvePlank(id: PlankId, body: Body, parameters: Parameters): Result<Pos
   const upright = lineAt(body, top)
   const lowered = lineAt(body, { x: 0, y: top.y - depth })
   if (!upright || !lowered)
-    return refused({ code: 'parameter-out-of-range', key: 'depthCm', value: depth, min: 0, max: Math.floor(top.y) })
+    return refused({
+      code: 'parameter-out-of-range',
+      key: 'depthCm',
+      value: depth,
+      min: 0,
+      max: Math.floor(top.y),
+    })
   // Feet or knees stay put while the body is lowered, so the shoulders swing forward about them.
   const shoulder = { x: upright.supportX - lowered.supportX, y: top.y - depth }
   const line = lineAt(body, shoulder) ?? lowered
@@ -73,7 +94,11 @@ function solvePlank(id: PlankId, body: Body, parameters: Parameters): Result<Pos
         archDeg: 0,
       },
       carry: (centreX) =>
-        twoSupports(centreX, pointPatch(id === 'high-plank' ? 'toes' : 'knees', line.supportX), handPatch(body)),
+        twoSupports(
+          centreX,
+          pointPatch(id === 'high-plank' ? 'toes' : 'knees', line.supportX),
+          handPatch(body),
+        ),
     }),
   )
 }
@@ -85,12 +110,19 @@ function placeArms(
   const { upperArm, forearm, hand } = body.length
   const wrist = { x: 0, y: 0 }
   // A straight arm is exactly at its reach; rounding must not turn that into "too far".
-  const reachable = Math.min(1, (upperArm.valueCm + forearm.valueCm) / Math.hypot(shoulder.x, shoulder.y) - 1e-12)
+  const reachable = Math.min(
+    1,
+    (upperArm.valueCm + forearm.valueCm) / Math.hypot(shoulder.x, shoulder.y) - 1e-12,
+  )
   const target = { x: shoulder.x * reachable, y: shoulder.y * reachable }
   const elbow = joinLinks(wrist, forearm.valueCm, target, upperArm.valueCm, 'back')
   if (!elbow.ok || reachable < 1 - 1e-9) {
     const reach = elbow.ok
-      ? ({ code: 'too-far', neededCm: Math.hypot(shoulder.x, shoulder.y), reachCm: upperArm.valueCm + forearm.valueCm } as const)
+      ? ({
+          code: 'too-far',
+          neededCm: Math.hypot(shoulder.x, shoulder.y),
+          reachCm: upperArm.valueCm + forearm.valueCm,
+        } as const)
       : elbow.refusal
     return refused({ code: 'arms-do-not-reach', key: 'shoulderOffsetCm', reach })
   }

@@ -14,7 +14,13 @@ type Props = { people: readonly { id: string; name: string }[]; bays: number; to
 export function NewClassForm({ people, bays: available, today }: Props) {
   const router = useRouter()
   const [id, setId] = useState('')
-  const [values, setValues] = useState({ title: 'Forearms and wall', day: today, startTime: '18:30', minutes: '30', bays: String(Math.min(2, Math.max(1, available))) })
+  const [values, setValues] = useState({
+    title: 'Forearms and wall',
+    day: today,
+    startTime: '18:30',
+    minutes: '30',
+    bays: String(Math.min(2, Math.max(1, available))),
+  })
   const [roster, setRoster] = useState<string[]>([])
   const { busy, problemOf, send } = useSubmit(createClass)
   const change = (part: Partial<typeof values>): void => setValues((all) => ({ ...all, ...part }))
@@ -36,23 +42,62 @@ export function NewClassForm({ people, bays: available, today }: Props) {
     >
       <Stack maw={720}>
         <FormProblem message={problemOf('') ?? problemOf('id')} />
-        <TextInput label="Name of the class" value={values.title} error={problemOf('title')} onChange={(e) => change({ title: e.currentTarget.value })} />
+        <TextInput
+          label="Name of the class"
+          value={values.title}
+          error={problemOf('title')}
+          onChange={(e) => change({ title: e.currentTarget.value })}
+        />
         <Group grow align="flex-start">
-          <TextInput label="Day" type="date" value={values.day} error={problemOf('day')} onChange={(e) => change({ day: e.currentTarget.value })} />
-          <TextInput label="Starts at" value={values.startTime} error={problemOf('startTime')} onChange={(e) => change({ startTime: e.currentTarget.value })} />
-          <TextInput label="Minutes" inputMode="numeric" value={values.minutes} error={problemOf('minutes')} onChange={(e) => change({ minutes: e.currentTarget.value })} />
-          <TextInput label="Wall bays" inputMode="numeric" value={values.bays} error={problemOf('bays')} onChange={(e) => change({ bays: e.currentTarget.value })} />
+          <TextInput
+            label="Day"
+            type="date"
+            value={values.day}
+            error={problemOf('day')}
+            onChange={(e) => change({ day: e.currentTarget.value })}
+          />
+          <TextInput
+            label="Starts at"
+            value={values.startTime}
+            error={problemOf('startTime')}
+            onChange={(e) => change({ startTime: e.currentTarget.value })}
+          />
+          <TextInput
+            label="Minutes"
+            inputMode="numeric"
+            value={values.minutes}
+            error={problemOf('minutes')}
+            onChange={(e) => change({ minutes: e.currentTarget.value })}
+          />
+          <TextInput
+            label="Wall bays"
+            inputMode="numeric"
+            value={values.bays}
+            error={problemOf('bays')}
+            onChange={(e) => change({ bays: e.currentTarget.value })}
+          />
         </Group>
-        <Checkbox.Group label="Who is coming?" description={`${roster.length} picked, at least three`} value={roster} onChange={setRoster} error={problemOf('roster')}>
+        <Checkbox.Group
+          label="Who is coming?"
+          description={`${roster.length} picked, at least three`}
+          value={roster}
+          onChange={setRoster}
+          error={problemOf('roster')}
+        >
           <SimpleGrid cols={{ base: 1, xs: 2, sm: 3 }} mt="xs" spacing="sm">
             {people.map((person) => (
               <Checkbox key={person.id} value={person.id} label={person.name} />
             ))}
           </SimpleGrid>
         </Checkbox.Group>
-        {people.length === 0 ? <Text c="dimmed">Nobody here yet: add people under Students first.</Text> : null}
+        {people.length === 0 ? (
+          <Text c="dimmed">Nobody here yet: add people under Students first.</Text>
+        ) : null}
         <Group>
-          <Button variant="default" onClick={() => setRoster(roster.length === people.length ? [] : people.map((p) => p.id))}>
+          <Button
+            variant="default"
+            onClick={() => setRoster(roster.length === people.length ? [] : people.map((p) => p.id))}
+          >
             {roster.length === people.length ? 'Nobody' : 'Everybody'}
           </Button>
           <Button type="submit" loading={busy}>

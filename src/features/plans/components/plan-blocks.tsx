@@ -1,9 +1,32 @@
-import { Group, List, ListItem, Stack, Table, TableCaption, TableScrollContainer, TableTbody, TableTd, TableTh, TableThead, TableTr, Text, Title } from '@mantine/core'
+import {
+  Group,
+  List,
+  ListItem,
+  Stack,
+  Table,
+  TableCaption,
+  TableScrollContainer,
+  TableTbody,
+  TableTd,
+  TableTh,
+  TableThead,
+  TableTr,
+  Text,
+  Title,
+} from '@mantine/core'
 import type { BlockView } from '../queries'
 import { VersionPicker } from './version-picker'
 
 /** The class as a timeline of blocks, versions as lanes, waves as turns. */
-export function PlanBlocks({ classId, blocks, editable }: { classId: string; blocks: readonly BlockView[]; editable: boolean }) {
+export function PlanBlocks({
+  classId,
+  blocks,
+  editable,
+}: {
+  classId: string
+  blocks: readonly BlockView[]
+  editable: boolean
+}) {
   return (
     <Stack component="ol" gap="md" p={0} m={0} style={{ listStyle: 'none' }}>
       {blocks.map((block) => (
@@ -28,7 +51,13 @@ export function PlanBlocks({ classId, blocks, editable }: { classId: string; blo
             ) : null}
             {block.lanes.length > 0 ? <Lanes block={block} /> : null}
             {block.turns.length > 0 ? <Turns block={block} /> : null}
-            {editable && block.versions.length > 0 ? <VersionPicker classId={classId} part={block.kind === 'skill' ? 'skill' : 'waves'} versions={block.versions} /> : null}
+            {editable && block.versions.length > 0 ? (
+              <VersionPicker
+                classId={classId}
+                part={block.kind === 'skill' ? 'skill' : 'waves'}
+                versions={block.versions}
+              />
+            ) : null}
           </section>
         </li>
       ))}

@@ -90,7 +90,10 @@ export function Sheet({ plan }: { plan: PlanView }) {
           </tbody>
         </table>
       </section>
-      <footer>Stop for sharp pain, tingling, dizziness, pressure in eyes or ears. Rest is always a version. Not medical advice; local codes and a clinician’s word come first.</footer>
+      <footer>
+        Stop for sharp pain, tingling, dizziness, pressure in eyes or ears. Rest is always a version. Not
+        medical advice; local codes and a clinician’s word come first.
+      </footer>
     </article>
   )
 }

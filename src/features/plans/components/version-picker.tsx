@@ -14,7 +14,15 @@ import type { VersionView } from '../queries'
 type Part = 'skill' | 'waves'
 
 /** Change somebody's version by hand; the rest is planned again round it. */
-export function VersionPicker({ classId, part, versions }: { classId: string; part: Part; versions: readonly VersionView[] }) {
+export function VersionPicker({
+  classId,
+  part,
+  versions,
+}: {
+  classId: string
+  part: Part
+  versions: readonly VersionView[]
+}) {
   const [opened, { toggle }] = useDisclosure()
   return (
     <div className="no-print">
@@ -65,7 +73,11 @@ function OneVersion({ classId, part, version }: { classId: string; part: Part; v
           <Button
             size="sm"
             variant="default"
-            onClick={() => void clear.send({ id: classId, studentId: version.studentId, part }).then(() => router.refresh())}
+            onClick={() =>
+              void clear
+                .send({ id: classId, studentId: version.studentId, part })
+                .then(() => router.refresh())
+            }
           >
             Back to what is recorded
           </Button>
@@ -75,7 +87,13 @@ function OneVersion({ classId, part, version }: { classId: string; part: Part; v
         <Group gap="xs" role="group" aria-label={`Why ${version.name} may do this`}>
           <Text size="sm">Your call. Why?</Text>
           {(Object.keys(OVERRIDE_WORD) as OverrideReason[]).map((reason) => (
-            <Button key={reason} size="sm" variant="default" loading={choose.busy} onClick={() => void store(wanted, reason)}>
+            <Button
+              key={reason}
+              size="sm"
+              variant="default"
+              loading={choose.busy}
+              onClick={() => void store(wanted, reason)}
+            >
               {OVERRIDE_WORD[reason]}
             </Button>
           ))}

@@ -1,4 +1,14 @@
-import { Table, TableCaption, TableScrollContainer, TableTbody, TableTd, TableTh, TableThead, TableTr, Text } from '@mantine/core'
+import {
+  Table,
+  TableCaption,
+  TableScrollContainer,
+  TableTbody,
+  TableTd,
+  TableTh,
+  TableThead,
+  TableTr,
+  Text,
+} from '@mantine/core'
 import { StatusMark } from '@/ui/status-mark'
 import type { BoardRow } from '../queries'
 import { TextLink } from '@/ui/text-link'

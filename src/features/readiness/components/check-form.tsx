@@ -36,13 +36,39 @@ export function CheckForm({ studentId, check, replaces, onSaved }: Props) {
         <FormProblem message={problemOf('')} />
         <Group grow align="flex-start">
           {keys.map((key) => (
-            <ValueField key={key} check={check} label={labelOf(check, key)} value={values[key]} error={problemOf(key)} onChange={(value) => change({ [key]: value })} />
+            <ValueField
+              key={key}
+              check={check}
+              label={labelOf(check, key)}
+              value={values[key]}
+              error={problemOf(key)}
+              onChange={(value) => change({ [key]: value })}
+            />
           ))}
         </Group>
-        <Checkbox label="Shape kept to the end" description={check.valid} checked={values.valid} onChange={(e) => change({ valid: e.currentTarget.checked })} />
-        <Checkbox label="Somebody watched only this person" checked={values.watched} onChange={(e) => change({ watched: e.currentTarget.checked })} />
-        <Checkbox label="With an aid" checked={values.aided} onChange={(e) => change({ aided: e.currentTarget.checked })} />
-        <Textarea label="Note" autosize value={values.note} error={problemOf('note')} onChange={(e) => change({ note: e.currentTarget.value })} />
+        <Checkbox
+          label="Shape kept to the end"
+          description={check.valid}
+          checked={values.valid}
+          onChange={(e) => change({ valid: e.currentTarget.checked })}
+        />
+        <Checkbox
+          label="Somebody watched only this person"
+          checked={values.watched}
+          onChange={(e) => change({ watched: e.currentTarget.checked })}
+        />
+        <Checkbox
+          label="With an aid"
+          checked={values.aided}
+          onChange={(e) => change({ aided: e.currentTarget.checked })}
+        />
+        <Textarea
+          label="Note"
+          autosize
+          value={values.note}
+          error={problemOf('note')}
+          onChange={(e) => change({ note: e.currentTarget.value })}
+        />
         <Group>
           <Button type="submit" loading={busy}>
             {replaces ? 'Save the correction' : 'Save result'}
@@ -59,7 +85,19 @@ function labelOf(check: ReadinessCheck, key: Key): string {
   return check.kind === 'yes-no' || check.kind === 'level' ? side : `${side}, ${check.unit}`
 }
 
-function ValueField({ check, label, value, error, onChange }: { check: ReadinessCheck; label: string; value: string; error: string | undefined; onChange: (value: string) => void }) {
+function ValueField({
+  check,
+  label,
+  value,
+  error,
+  onChange,
+}: {
+  check: ReadinessCheck
+  label: string
+  value: string
+  error: string | undefined
+  onChange: (value: string) => void
+}) {
   if (check.kind === 'yes-no' || check.levels) {
     const data = check.levels
       ? check.levels.map((text, i) => ({ value: String(i), label: `${i} · ${text}` }))
@@ -67,7 +105,24 @@ function ValueField({ check, label, value, error, onChange }: { check: Readiness
           { value: '1', label: 'Yes' },
           { value: '0', label: 'No' },
         ]
-    return <Select label={label} placeholder="Choose" data={data} value={value === '' ? null : value} error={error} onChange={(picked) => onChange(picked ?? '')} />
+    return (
+      <Select
+        label={label}
+        placeholder="Choose"
+        data={data}
+        value={value === '' ? null : value}
+        error={error}
+        onChange={(picked) => onChange(picked ?? '')}
+      />
+    )
   }
-  return <TextInput label={label} inputMode="decimal" value={value} error={error} onChange={(e) => onChange(e.currentTarget.value)} />
+  return (
+    <TextInput
+      label={label}
+      inputMode="decimal"
+      value={value}
+      error={error}
+      onChange={(e) => onChange(e.currentTarget.value)}
+    />
+  )
 }

@@ -8,7 +8,11 @@ import { DolphinHoldForm } from './dolphin-hold-form'
 import { History } from './history'
 
 /** Pick a check, record it; below, everything recorded so far, each line correctable. */
-export function CheckPanel({ person }: { person: Pick<PersonReadiness, 'id' | 'breathS' | 'checks' | 'faults' | 'history' | 'holds'> }) {
+export function CheckPanel({
+  person,
+}: {
+  person: Pick<PersonReadiness, 'id' | 'breathS' | 'checks' | 'faults' | 'history' | 'holds'>
+}) {
   const [checkId, setCheckId] = useState('CK-dolphin-hold')
   const [correcting, setCorrecting] = useState<HistoryEntry | null>(null)
   const check = person.checks.find((c) => c.id === checkId)
@@ -31,7 +35,11 @@ export function CheckPanel({ person }: { person: Pick<PersonReadiness, 'id' | 'b
         </Text>
       ) : null}
       {correcting ? (
-        <Alert color="slate" title={`Correcting ${correcting.check} of ${correcting.dayLabel}: ${correcting.result}`} styles={{ title: { color: 'var(--ink)' } }}>
+        <Alert
+          color="slate"
+          title={`Correcting ${correcting.check} of ${correcting.dayLabel}: ${correcting.result}`}
+          styles={{ title: { color: 'var(--ink)' } }}
+        >
           <Group>
             <Text>The earlier entry stays in the record, replaced by this one.</Text>
             <Button size="sm" variant="default" onClick={finish}>
@@ -41,9 +49,22 @@ export function CheckPanel({ person }: { person: Pick<PersonReadiness, 'id' | 'b
         </Alert>
       ) : null}
       {checkId === 'CK-dolphin-hold' ? (
-        <DolphinHoldForm key={replaces} studentId={person.id} breathS={person.breathS} faults={person.faults} replaces={replaces} onSaved={finish} />
+        <DolphinHoldForm
+          key={replaces}
+          studentId={person.id}
+          breathS={person.breathS}
+          faults={person.faults}
+          replaces={replaces}
+          onSaved={finish}
+        />
       ) : check ? (
-        <CheckForm key={`${check.id} ${replaces ?? ''}`} studentId={person.id} check={check} replaces={replaces} onSaved={finish} />
+        <CheckForm
+          key={`${check.id} ${replaces ?? ''}`}
+          studentId={person.id}
+          check={check}
+          replaces={replaces}
+          onSaved={finish}
+        />
       ) : null}
       <History
         studentId={person.id}

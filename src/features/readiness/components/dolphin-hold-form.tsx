@@ -8,9 +8,24 @@ import { FormProblem } from '@/ui/form-problem'
 import { useStopwatch } from '@/ui/use-stopwatch'
 import { useEntry } from './use-entry'
 
-type Props = { studentId: string; breathS: number; faults: readonly { id: string; name: string }[]; replaces: string | null; onSaved: () => void }
+type Props = {
+  studentId: string
+  breathS: number
+  faults: readonly { id: string; name: string }[]
+  replaces: string | null
+  onSaved: () => void
+}
 
-const EMPTY = { seconds: '', breaths: '', headClear: true, elbowsIn: true, aided: false, watched: true, note: '', faults: [] as string[] }
+const EMPTY = {
+  seconds: '',
+  breaths: '',
+  headClear: true,
+  elbowsIn: true,
+  aided: false,
+  watched: true,
+  note: '',
+  faults: [] as string[],
+}
 
 /** The dolphin hold: stopwatch or typed, then what was seen. */
 export function DolphinHoldForm({ studentId, breathS, faults, replaces, onSaved }: Props) {
@@ -30,12 +45,27 @@ export function DolphinHoldForm({ studentId, breathS, faults, replaces, onSaved 
   useHotkeys([['space', toggle]])
 
   const submit = async (): Promise<void> => {
-    const typed = values.seconds.trim() === '' && values.breaths.trim() !== '' ? fromBreaths(values.breaths, breathS) : values.seconds
+    const typed =
+      values.seconds.trim() === '' && values.breaths.trim() !== ''
+        ? fromBreaths(values.breaths, breathS)
+        : values.seconds
     const { headClear, elbowsIn, aided, watched, note } = values
     const stored = await save({
-      studentId, checkId: 'CK-dolphin-hold', single: typed, aided, watched, note, replaces,
+      studentId,
+      checkId: 'CK-dolphin-hold',
+      single: typed,
+      aided,
+      watched,
+      note,
+      replaces,
       valid: headClear && elbowsIn,
-      faults: [...new Set([...values.faults, ...(headClear ? [] : ['FT-head-drop']), ...(elbowsIn ? [] : ['FT-elbow-splay'])])],
+      faults: [
+        ...new Set([
+          ...values.faults,
+          ...(headClear ? [] : ['FT-head-drop']),
+          ...(elbowsIn ? [] : ['FT-elbow-splay']),
+        ]),
+      ],
     })
     if (!stored) return
     setValues(EMPTY)
@@ -52,14 +82,27 @@ export function DolphinHoldForm({ studentId, breathS, faults, replaces, onSaved 
     >
       <Stack maw={560}>
         <FormProblem message={problemOf('')} />
-        <Button size="xl" h={96} fz={34} onClick={toggle} aria-label={watch.running ? 'Stop the stopwatch' : 'Start the stopwatch'} color={watch.running ? 'clay' : undefined}>
+        <Button
+          size="xl"
+          h={96}
+          fz={34}
+          onClick={toggle}
+          aria-label={watch.running ? 'Stop the stopwatch' : 'Start the stopwatch'}
+          color={watch.running ? 'clay' : undefined}
+        >
           {watch.running || watch.seconds > 0 ? formatClock(watch.seconds) : 'Start'}
         </Button>
         <Text size="sm" c="dimmed">
           Space starts and stops. Stop at the first breach, not at collapse.
         </Text>
         <Group grow>
-          <TextInput label="Seconds" inputMode="decimal" value={values.seconds} error={problemOf('single')} onChange={(e) => change({ seconds: e.currentTarget.value })} />
+          <TextInput
+            label="Seconds"
+            inputMode="decimal"
+            value={values.seconds}
+            error={problemOf('single')}
+            onChange={(e) => change({ seconds: e.currentTarget.value })}
+          />
           <TextInput
             label="or breaths"
             description={`one is ${breathS} s`}
@@ -69,10 +112,26 @@ export function DolphinHoldForm({ studentId, breathS, faults, replaces, onSaved 
             onChange={(e) => change({ breaths: e.currentTarget.value, seconds: '' })}
           />
         </Group>
-        <Checkbox label="Head stayed clear" checked={values.headClear} onChange={(e) => change({ headClear: e.currentTarget.checked })} />
-        <Checkbox label="Elbows stayed in" checked={values.elbowsIn} onChange={(e) => change({ elbowsIn: e.currentTarget.checked })} />
-        <Checkbox label="Somebody watched only this person" checked={values.watched} onChange={(e) => change({ watched: e.currentTarget.checked })} />
-        <Checkbox label="With a strap or block" checked={values.aided} onChange={(e) => change({ aided: e.currentTarget.checked })} />
+        <Checkbox
+          label="Head stayed clear"
+          checked={values.headClear}
+          onChange={(e) => change({ headClear: e.currentTarget.checked })}
+        />
+        <Checkbox
+          label="Elbows stayed in"
+          checked={values.elbowsIn}
+          onChange={(e) => change({ elbowsIn: e.currentTarget.checked })}
+        />
+        <Checkbox
+          label="Somebody watched only this person"
+          checked={values.watched}
+          onChange={(e) => change({ watched: e.currentTarget.checked })}
+        />
+        <Checkbox
+          label="With a strap or block"
+          checked={values.aided}
+          onChange={(e) => change({ aided: e.currentTarget.checked })}
+        />
         <Chip.Group multiple value={values.faults} onChange={(ids) => change({ faults: ids })}>
           <Group gap="xs" role="group" aria-label="Faults seen">
             {faults.map((fault) => (
@@ -82,7 +141,13 @@ export function DolphinHoldForm({ studentId, breathS, faults, replaces, onSaved 
             ))}
           </Group>
         </Chip.Group>
-        <Textarea label="Note" autosize value={values.note} error={problemOf('note')} onChange={(e) => change({ note: e.currentTarget.value })} />
+        <Textarea
+          label="Note"
+          autosize
+          value={values.note}
+          error={problemOf('note')}
+          onChange={(e) => change({ note: e.currentTarget.value })}
+        />
         <Group>
           <Button type="submit" loading={busy}>
             {replaces ? 'Save the correction' : 'Save result'}

@@ -9,13 +9,19 @@ import { useSubmit } from '../../use-submit'
 import { withdrawObservation } from '../actions'
 import type { HistoryEntry, PersonReadiness } from '../queries'
 
-type Props = { studentId: string; entries: readonly HistoryEntry[]; holds: PersonReadiness['holds']; onCorrect: (entry: HistoryEntry) => void }
+type Props = {
+  studentId: string
+  entries: readonly HistoryEntry[]
+  holds: PersonReadiness['holds']
+  onCorrect: (entry: HistoryEntry) => void
+}
 
 /** What was recorded, newest first, and the holds over time. */
 export function History({ studentId, entries, holds, onCorrect }: Props) {
   const router = useRouter()
   const { busy, problemOf, send } = useSubmit(withdrawObservation)
-  if (entries.length === 0) return <Text c="dimmed">Nothing recorded yet. The first result starts the history.</Text>
+  if (entries.length === 0)
+    return <Text c="dimmed">Nothing recorded yet. The first result starts the history.</Text>
   return (
     <Stack>
       <Title order={2} fz="xl">
@@ -23,7 +29,10 @@ export function History({ studentId, entries, holds, onCorrect }: Props) {
       </Title>
       <FormProblem message={problemOf('')} />
       {holds.length > 1 ? (
-        <figure aria-label={`Dolphin holds over time, from ${holds[0]?.seconds ?? 0} to ${holds.at(-1)?.seconds ?? 0} seconds; the table below has every value`} style={{ margin: 0, maxWidth: 720 }}>
+        <figure
+          aria-label={`Dolphin holds over time, from ${holds[0]?.seconds ?? 0} to ${holds.at(-1)?.seconds ?? 0} seconds; the table below has every value`}
+          style={{ margin: 0, maxWidth: 720 }}
+        >
           <LineChart
             h={200}
             data={holds.map((h) => ({ day: h.label, seconds: h.seconds }))}
@@ -60,7 +69,13 @@ export function History({ studentId, entries, holds, onCorrect }: Props) {
                 </Table.Td>
                 <Table.Td>
                   <Group gap={4} wrap="nowrap">
-                    <Button size="xs" variant="subtle" c="var(--ink)" aria-label={`Correct ${entry.check} of ${entry.dayLabel}`} onClick={() => onCorrect(entry)}>
+                    <Button
+                      size="xs"
+                      variant="subtle"
+                      c="var(--ink)"
+                      aria-label={`Correct ${entry.check} of ${entry.dayLabel}`}
+                      onClick={() => onCorrect(entry)}
+                    >
                       Correct
                     </Button>
                     <Button
@@ -69,7 +84,11 @@ export function History({ studentId, entries, holds, onCorrect }: Props) {
                       c="var(--ink)"
                       disabled={busy}
                       aria-label={`Take back ${entry.check} of ${entry.dayLabel}`}
-                      onClick={() => void send({ ...newStamp(), studentId, observationId: entry.id }).then(() => router.refresh())}
+                      onClick={() =>
+                        void send({ ...newStamp(), studentId, observationId: entry.id }).then(() =>
+                          router.refresh(),
+                        )
+                      }
                     >
                       Take back
                     </Button>

@@ -9,7 +9,15 @@ import { useSubmit } from '../../use-submit'
 import { placeByEye } from '../actions'
 
 /** A teacher who knows somebody may place them by eye; it lasts 28 days unless shown. */
-export function PlaceForm({ studentId, stages, placed }: { studentId: string; stages: readonly { id: string; label: string }[]; placed: boolean }) {
+export function PlaceForm({
+  studentId,
+  stages,
+  placed,
+}: {
+  studentId: string
+  stages: readonly { id: string; label: string }[]
+  placed: boolean
+}) {
   const router = useRouter()
   const [stageId, setStageId] = useState<string | null>(null)
   const { busy, problemOf, send } = useSubmit(placeByEye)
@@ -24,7 +32,15 @@ export function PlaceForm({ studentId, stages, placed }: { studentId: string; st
     <Stack gap="xs">
       <FormProblem message={problemOf('')} />
       <Group align="flex-end">
-        <Select label="Place by eye" placeholder="Pick a stage" searchable w={300} data={stages.map((s) => ({ value: s.id, label: s.label }))} value={stageId} onChange={setStageId} />
+        <Select
+          label="Place by eye"
+          placeholder="Pick a stage"
+          searchable
+          w={300}
+          data={stages.map((s) => ({ value: s.id, label: s.label }))}
+          value={stageId}
+          onChange={setStageId}
+        />
         <Button variant="default" loading={busy} disabled={stageId === null} onClick={() => place(stageId)}>
           Place here
         </Button>

@@ -1,6 +1,19 @@
 'use client'
 
-import { Alert, Grid, GridCol, Group, List, Select, Slider, Stack, Table, Text, TextInput, Title } from '@mantine/core'
+import {
+  Alert,
+  Grid,
+  GridCol,
+  Group,
+  List,
+  Select,
+  Slider,
+  Stack,
+  Table,
+  Text,
+  TextInput,
+  Title,
+} from '@mantine/core'
 import { useMemo, useState } from 'react'
 import { estimateBody, STATURE_RANGE, type BodyInput } from '@/core/body/estimate'
 import { armLoad } from '@/core/mechanics/position'
@@ -11,13 +24,28 @@ import { USUAL_BLOCK } from '@/core/props/blocks'
 import { parseLength } from '@/core/units'
 import { deg, length, percent, plain, type Wording } from '@/core/words/number'
 import { describeBody, describeLength, describeSetup } from '@/core/words/refusal'
-import { bodyWay, describeProp, describeScene, describeStep, describeWarning, placementLabel, placementValue, plumbSentence } from '@/core/words/setup'
+import {
+  bodyWay,
+  describeProp,
+  describeScene,
+  describeStep,
+  describeWarning,
+  placementLabel,
+  placementValue,
+  plumbSentence,
+} from '@/core/words/setup'
 import { GapHandle } from '@/ui/scene/gap-handle'
 import { SceneView } from '@/ui/scene/scene-view'
 import { useWording } from '@/ui/wording'
 import type { BenchPerson } from '../queries'
 
-type Props = { people: readonly BenchPerson[]; setups: readonly { id: string; label: string }[]; blocks: number; initialStudent: string | null; initialSetup: string }
+type Props = {
+  people: readonly BenchPerson[]
+  setups: readonly { id: string; label: string }[]
+  blocks: number
+  initialStudent: string | null
+  initialSetup: string
+}
 
 const GENERIC_STATURE = '168'
 
@@ -29,7 +57,11 @@ export function SetupBench({ people, setups, blocks, initialStudent, initialSetu
   const [stature, setStature] = useState(GENERIC_STATURE)
   const [options, setOptions] = useState<SetupOptions>({})
   const person = people.find((p) => p.id === personId)
-  const typed = parseLength(stature, STATURE_RANGE, wording.units === 'in' && stature !== GENERIC_STATURE ? 'in' : 'cm')
+  const typed = parseLength(
+    stature,
+    STATURE_RANGE,
+    wording.units === 'in' && stature !== GENERIC_STATURE ? 'in' : 'cm',
+  )
   const typedCm = typed.ok ? typed.value : null
   const input: BodyInput | null = person?.body ?? (typedCm === null ? null : { statureCm: typedCm })
   const stock = useMemo(() => Array.from({ length: Math.min(2, blocks) }, () => USUAL_BLOCK), [blocks])
@@ -41,7 +73,10 @@ export function SetupBench({ people, setups, blocks, initialStudent, initialSetu
           label="Whose body"
           w={240}
           searchable
-          data={[{ value: '', label: 'Any body, by height' }, ...people.map((p) => ({ value: p.id, label: p.name }))]}
+          data={[
+            { value: '', label: 'Any body, by height' },
+            ...people.map((p) => ({ value: p.id, label: p.name })),
+          ]}
           value={personId ?? ''}
           onChange={(id) => setPersonId(id === '' ? null : id)}
         />
@@ -54,20 +89,43 @@ export function SetupBench({ people, setups, blocks, initialStudent, initialSetu
             onChange={(e) => setStature(e.currentTarget.value)}
           />
         )}
-        <Select label="Setup" w={320} data={setups.map((s) => ({ value: s.id, label: s.label }))} value={setupId} onChange={(id) => setSetupId(id ?? setupId)} />
+        <Select
+          label="Setup"
+          w={320}
+          data={setups.map((s) => ({ value: s.id, label: s.label }))}
+          value={setupId}
+          onChange={(id) => setSetupId(id ?? setupId)}
+        />
       </Group>
-      {input ? <Solved key={setupId} input={input} setupId={setupId} options={{ ...options, blocks: stock }} change={(part) => setOptions((all) => ({ ...all, ...part }))} wording={wording} /> : null}
+      {input ? (
+        <Solved
+          key={setupId}
+          input={input}
+          setupId={setupId}
+          options={{ ...options, blocks: stock }}
+          change={(part) => setOptions((all) => ({ ...all, ...part }))}
+          wording={wording}
+        />
+      ) : null}
     </Stack>
   )
 }
 
-type SolvedProps = { input: BodyInput; setupId: string; options: SetupOptions; change: (part: SetupOptions) => void; wording: Wording }
+type SolvedProps = {
+  input: BodyInput
+  setupId: string
+  options: SetupOptions
+  change: (part: SetupOptions) => void
+  wording: Wording
+}
 
 function Solved({ input, setupId, options, change, wording }: SolvedProps) {
   const body = estimateBody(input)
   if (!body.ok) return <Refusal text={describeBody(body.refusal, wording)} />
   const solved = solveSetup(setupId, body.value, options)
-  const usual = solved.ok ? null : solveSetup(setupId, body.value, options.blocks ? { blocks: options.blocks } : {})
+  const usual = solved.ok
+    ? null
+    : solveSetup(setupId, body.value, options.blocks ? { blocks: options.blocks } : {})
   const shown = solved.ok ? solved.value : usual?.ok ? usual.value : null
   return (
     <Grid gap="xl">
@@ -77,7 +135,9 @@ function Solved({ input, setupId, options, change, wording }: SolvedProps) {
           {shown ? <Drawing solution={shown} options={options} change={change} wording={wording} /> : null}
         </Stack>
       </GridCol>
-      <GridCol span={{ base: 12, lg: 5 }}>{shown ? <Numbers solution={shown} wording={wording} /> : null}</GridCol>
+      <GridCol span={{ base: 12, lg: 5 }}>
+        {shown ? <Numbers solution={shown} wording={wording} /> : null}
+      </GridCol>
     </Grid>
   )
 }
@@ -86,7 +146,17 @@ function Refusal({ text }: { text: string }) {
   return <Alert role="alert" color="clay" title={text} styles={{ title: { color: 'var(--warn-ink)' } }} />
 }
 
-function Drawing({ solution, options, change, wording }: { solution: SetupSolution; options: SetupOptions; change: (part: SetupOptions) => void; wording: Wording }) {
+function Drawing({
+  solution,
+  options,
+  change,
+  wording,
+}: {
+  solution: SetupSolution
+  options: SetupOptions
+  change: (part: SetupOptions) => void
+  wording: Wording
+}) {
   const gap = solution.placements.find((p) => p.key === 'block-gap')
   const feet = solution.placements.find((p) => p.key === 'walk-in')
   const setGap = (wallGapCm: number): void => change({ wallGapCm })
@@ -106,7 +176,17 @@ function Drawing({ solution, options, change, wording }: { solution: SetupSoluti
         ) : null}
       </SceneView>
       <Figures solution={solution} wording={wording} />
-      {gap ? <Control label="Block to wall" value={gap.valueCm} min={BLOCK_GAP.minCm} max={BLOCK_GAP.maxCm} step={0.5} text={length(gap.valueCm, wording)} onChange={setGap} /> : null}
+      {gap ? (
+        <Control
+          label="Block to wall"
+          value={gap.valueCm}
+          min={BLOCK_GAP.minCm}
+          max={BLOCK_GAP.maxCm}
+          step={0.5}
+          text={length(gap.valueCm, wording)}
+          onChange={setGap}
+        />
+      ) : null}
       {gap ? (
         <Control
           label="Arch at the wall"
@@ -114,12 +194,34 @@ function Drawing({ solution, options, change, wording }: { solution: SetupSoluti
           min={0}
           max={100}
           step={5}
-          text={solution.target.angles.archDeg < 0.5 ? 'straight, the whole body leans' : `${deg(solution.target.angles.archDeg)} between ribs and legs`}
+          text={
+            solution.target.angles.archDeg < 0.5
+              ? 'straight, the whole body leans'
+              : `${deg(solution.target.angles.archDeg)} between ribs and legs`
+          }
           onChange={(v) => change({ archShare: v / 100 })}
         />
       ) : null}
-      {feet ? <Control label="Feet from the elbows" value={feet.valueCm} min={45} max={130} step={1} text={length(feet.valueCm, wording)} onChange={(toeDistanceCm) => change({ toeDistanceCm })} /> : null}
-      <Control label="Knee bend" value={options.kneeBendDeg ?? 10} min={0} max={90} step={5} text={deg(options.kneeBendDeg ?? 10)} onChange={(kneeBendDeg) => change({ kneeBendDeg })} />
+      {feet ? (
+        <Control
+          label="Feet from the elbows"
+          value={feet.valueCm}
+          min={45}
+          max={130}
+          step={1}
+          text={length(feet.valueCm, wording)}
+          onChange={(toeDistanceCm) => change({ toeDistanceCm })}
+        />
+      ) : null}
+      <Control
+        label="Knee bend"
+        value={options.kneeBendDeg ?? 10}
+        min={0}
+        max={90}
+        step={5}
+        text={deg(options.kneeBendDeg ?? 10)}
+        onChange={(kneeBendDeg) => change({ kneeBendDeg })}
+      />
     </>
   )
 }
@@ -133,32 +235,62 @@ function Figures({ solution, wording }: { solution: SetupSolution; wording: Word
     <Stack gap={2} aria-live="polite">
       <Text>
         <strong>Arms carry about {percent(arms.value)}</strong> of body weight
-        {arms.max - arms.min > 0.04 ? ` (${percent(arms.min)} to ${percent(arms.max)}, by where the weight sits on the forearms)` : ''}
+        {arms.max - arms.min > 0.04
+          ? ` (${percent(arms.min)} to ${percent(arms.max)}, by where the weight sits on the forearms)`
+          : ''}
         {start === target ? '.' : `, from ${percent(before.value)} at the start.`}
       </Text>
       <Text>{plumbSentence(target, wording)}</Text>
       {target.wallX === null ? null : (
         <Text>
-          Lean {deg(Math.max(target.angles.trunkLeanDeg, 0))}, arch {deg(target.angles.archDeg)}. Crown {length(Math.max(0, target.headClearanceCm), wording)} clear.
+          Lean {deg(Math.max(target.angles.trunkLeanDeg, 0))}, arch {deg(target.angles.archDeg)}. Crown{' '}
+          {length(Math.max(0, target.headClearanceCm), wording)} clear.
         </Text>
       )}
       {start.rise ? (
         <Text>
-          The kick has {length(start.rise.riseCm, wording)} still to lift ({plain(start.rise.energyJPerKg)} J/kg).
+          The kick has {length(start.rise.riseCm, wording)} still to lift ({plain(start.rise.energyJPerKg)}{' '}
+          J/kg).
         </Text>
       ) : null}
     </Stack>
   )
 }
 
-function Control({ label, value, min, max, step, text, onChange }: { label: string; value: number; min: number; max: number; step: number; text: string; onChange: (value: number) => void }) {
+function Control({
+  label,
+  value,
+  min,
+  max,
+  step,
+  text,
+  onChange,
+}: {
+  label: string
+  value: number
+  min: number
+  max: number
+  step: number
+  text: string
+  onChange: (value: number) => void
+}) {
   return (
     <div>
       <Group justify="space-between">
         <Text fw={500}>{label}</Text>
         <Text>{text}</Text>
       </Group>
-      <Slider thumbLabel={label} value={value} min={min} max={max} step={step} label={null} thumbSize={26} onChange={onChange} thumbProps={{ 'aria-valuetext': text }} />
+      <Slider
+        thumbLabel={label}
+        value={value}
+        min={min}
+        max={max}
+        step={step}
+        label={null}
+        thumbSize={26}
+        onChange={onChange}
+        thumbProps={{ 'aria-valuetext': text }}
+      />
     </div>
   )
 }
@@ -167,7 +299,12 @@ function Numbers({ solution, wording }: { solution: SetupSolution; wording: Word
   return (
     <Stack gap="lg">
       {solution.warnings.map((warning) => (
-        <Alert key={warning.code} color="clay" title={describeWarning(warning, wording)} styles={{ title: { color: 'var(--warn-ink)' } }} />
+        <Alert
+          key={warning.code}
+          color="clay"
+          title={describeWarning(warning, wording)}
+          styles={{ title: { color: 'var(--warn-ink)' } }}
+        />
       ))}
       <section aria-labelledby="placements">
         <Title order={2} id="placements" fz="xl">

@@ -76,7 +76,10 @@ export function PasteNames() {
           <Button type="submit" loading={busy}>
             Add these people
           </Button>
-          <FileButton accept=".csv,.txt,text/csv,text/plain" onChange={(file) => void file?.text().then(setText)}>
+          <FileButton
+            accept=".csv,.txt,text/csv,text/plain"
+            onChange={(file) => void file?.text().then(setText)}
+          >
             {(props) => (
               <Button variant="default" {...props}>
                 Take names from a file
@@ -118,7 +121,12 @@ function AddOne() {
     >
       <Stack maw={420}>
         <FormProblem message={problemOf('')} />
-        <TextInput label="Name" value={name} error={problemOf('name') ?? problemOf('id')} onChange={(e) => setName(e.currentTarget.value)} />
+        <TextInput
+          label="Name"
+          value={name}
+          error={problemOf('name') ?? problemOf('id')}
+          onChange={(e) => setName(e.currentTarget.value)}
+        />
         <TextInput
           label="Height"
           description="cm, or feet and inches such as 5'6&quot;. It can wait."

@@ -13,7 +13,14 @@ import { useSubmit } from '../../use-submit'
 import { archive, saveStudent } from '../actions'
 import { BreathTapper } from './breath-tapper'
 
-export type ProfileValues = { id: string; name: string; stature: string; breath: string; measured: Partial<Record<SegmentName, string>>; archived: boolean }
+export type ProfileValues = {
+  id: string
+  name: string
+  stature: string
+  breath: string
+  measured: Partial<Record<SegmentName, string>>
+  archived: boolean
+}
 
 /** Name, height, breath and the lengths that were measured by hand; the rest are shown as estimates. */
 export function ProfileForm({ initial }: { initial: ProfileValues }) {
@@ -27,7 +34,13 @@ export function ProfileForm({ initial }: { initial: ProfileValues }) {
   }
   const submit = async (): Promise<void> => {
     const { id, name, stature, breath, measured } = values
-    const stored = await send({ id, name, stature, breath, measured: measured as Record<SegmentName, string> })
+    const stored = await send({
+      id,
+      name,
+      stature,
+      breath,
+      measured: measured as Record<SegmentName, string>,
+    })
     setSaved(stored === true)
     if (stored) router.refresh()
   }
@@ -42,7 +55,12 @@ export function ProfileForm({ initial }: { initial: ProfileValues }) {
       <Stack maw={820}>
         <FormProblem message={problemOf('') ?? problemOf('id')} />
         <Group align="flex-start" grow preventGrowOverflow={false}>
-          <TextInput label="Name" value={values.name} error={problemOf('name')} onChange={(e) => change({ name: e.currentTarget.value })} />
+          <TextInput
+            label="Name"
+            value={values.name}
+            error={problemOf('name')}
+            onChange={(e) => change({ name: e.currentTarget.value })}
+          />
           <TextInput
             label="Height"
             description="168, 1.68 m or 5'6&quot;"
@@ -114,7 +132,9 @@ function Lengths({
                     {segmentName(segment)}
                   </Table.Th>
                   <Table.Td>
-                    {estimate === null ? 'height first' : `${formatLength(estimate, wording.units)} ± ${formatLength(2 * SD_FRACTION * estimate, wording.units)}`}
+                    {estimate === null
+                      ? 'height first'
+                      : `${formatLength(estimate, wording.units)} ± ${formatLength(2 * SD_FRACTION * estimate, wording.units)}`}
                   </Table.Td>
                   <Table.Td>
                     <TextInput
@@ -123,7 +143,9 @@ function Lengths({
                       aria-label={`${segmentName(segment)}, measured`}
                       value={typed}
                       error={problemOf(`measured.${segment}`)}
-                      onChange={(e) => change({ measured: { ...values.measured, [segment]: e.currentTarget.value } })}
+                      onChange={(e) =>
+                        change({ measured: { ...values.measured, [segment]: e.currentTarget.value } })
+                      }
                     />
                   </Table.Td>
                   <Table.Td>{typed.trim() === '' ? 'estimated' : 'measured'}</Table.Td>
@@ -144,7 +166,11 @@ export function ArchiveButton({ id, name, archived }: { id: string; name: string
   return (
     <Stack gap="xs" align="flex-start">
       <FormProblem message={problemOf('')} />
-      <Button variant="default" loading={busy} onClick={() => void send({ id, back: archived }).then(() => router.refresh())}>
+      <Button
+        variant="default"
+        loading={busy}
+        onClick={() => void send({ id, back: archived }).then(() => router.refresh())}
+      >
         {archived ? `Bring ${name} back` : `Archive ${name}`}
       </Button>
     </Stack>

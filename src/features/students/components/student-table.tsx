@@ -1,11 +1,35 @@
-import { Table, TableCaption, TableScrollContainer, TableTbody, TableTd, TableTh, TableThead, TableTr, Text } from '@mantine/core'
+import {
+  Table,
+  TableCaption,
+  TableScrollContainer,
+  TableTbody,
+  TableTd,
+  TableTh,
+  TableThead,
+  TableTr,
+  Text,
+} from '@mantine/core'
 import { formatStature, type LengthUnit } from '@/core/units'
 import { TextLink } from '@/ui/text-link'
 
-export type StudentRow = { id: string; name: string; statureCm: number | null; breathS: number; measuredCount: number }
+export type StudentRow = {
+  id: string
+  name: string
+  statureCm: number | null
+  breathS: number
+  measuredCount: number
+}
 
 /** Everybody, one a line. */
-export function StudentTable({ rows, units, caption }: { rows: readonly StudentRow[]; units: LengthUnit; caption: string }) {
+export function StudentTable({
+  rows,
+  units,
+  caption,
+}: {
+  rows: readonly StudentRow[]
+  units: LengthUnit
+  caption: string
+}) {
   if (rows.length === 0) return null
   return (
     <TableScrollContainer minWidth={360}>
@@ -27,7 +51,13 @@ export function StudentTable({ rows, units, caption }: { rows: readonly StudentR
                   {row.name}
                 </TextLink>
               </TableTd>
-              <TableTd>{row.statureCm === null ? <Text c="dimmed">not yet</Text> : formatStature(row.statureCm, units)}</TableTd>
+              <TableTd>
+                {row.statureCm === null ? (
+                  <Text c="dimmed">not yet</Text>
+                ) : (
+                  formatStature(row.statureCm, units)
+                )}
+              </TableTd>
               <TableTd>{row.measuredCount === 0 ? 'all estimated' : row.measuredCount}</TableTd>
               <TableTd>{row.breathS} s</TableTd>
             </TableTr>

@@ -7,7 +7,15 @@ import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
 import { saveRoom } from '../actions'
 
-export type RoomValues = { name: string; teacher: string; assistant: string; wall: string; bays: string; straps: string; blocks: string }
+export type RoomValues = {
+  name: string
+  teacher: string
+  assistant: string
+  wall: string
+  bays: string
+  straps: string
+  blocks: string
+}
 
 const FIELDS: readonly { key: keyof RoomValues; label: string; hint?: string }[] = [
   { key: 'name', label: 'Name of the room' },

@@ -19,7 +19,7 @@ export function UnitSwitch({ units }: { units: 'cm' | 'in' }) {
       ]}
       value={units}
       disabled={busy}
-      onChange={(value) => void send(value as 'cm' | 'in').then(() => router.refresh())}
+      onChange={(value) => void send(value).then(() => router.refresh())}
     />
   )
 }

@@ -8,7 +8,9 @@ export function Changes({ changes }: { changes: readonly Change[] }) {
   const same = changes.filter((c) => !c.changed)
   return (
     <Stack>
-      {changed.length === 0 ? <Text>No decision changed. What was seen is kept and counts towards the days asked for.</Text> : null}
+      {changed.length === 0 ? (
+        <Text>No decision changed. What was seen is kept and counts towards the days asked for.</Text>
+      ) : null}
       {changed.map(({ studentId, name, before, after }) => (
         <section className="card" key={studentId} aria-label={name}>
           <Title order={2} fz="xl">

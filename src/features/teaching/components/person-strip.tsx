@@ -28,7 +28,16 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
   const mine = recorded.filter((r) => r.studentId === person.id && r.stageId === stage.id)
   const last = mine.at(-1)
   const mark = (part: Partial<Mark> & Pick<Mark, 'outcome'>): void => {
-    onMark({ studentId: person.id, stageId: stage.id, level: stage.leavesFloor ? level : 'practised', exitControlled: true, help: 'alone', faults, endedBy: part.outcome === 'clean' ? null : 'self', ...part })
+    onMark({
+      studentId: person.id,
+      stageId: stage.id,
+      level: stage.leavesFloor ? level : 'practised',
+      exitControlled: true,
+      help: 'alone',
+      faults,
+      endedBy: part.outcome === 'clean' ? null : 'self',
+      ...part,
+    })
     setFaults([])
   }
   return (
@@ -45,10 +54,20 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
             </Text>
           </div>
           <Text role="status" ta="right">
-            {mine.length > 0 ? `${mine.filter((r) => r.outcome === 'clean').length} clean of ${mine.length}` : ''}
+            {mine.length > 0
+              ? `${mine.filter((r) => r.outcome === 'clean').length} clean of ${mine.length}`
+              : ''}
           </Text>
         </Group>
-        {stage.leavesFloor ? <SegmentedControl aria-label={`How far ${person.name} got`} data={[...LEVELS]} value={level} onChange={(v) => setLevel(v as Mark['level'])} size="md" /> : null}
+        {stage.leavesFloor ? (
+          <SegmentedControl
+            aria-label={`How far ${person.name} got`}
+            data={[...LEVELS]}
+            value={level}
+            onChange={(v) => setLevel(v)}
+            size="md"
+          />
+        ) : null}
         <Chip.Group multiple value={faults} onChange={setFaults}>
           <Group gap="xs" role="group" aria-label={`Faults of ${person.name}`}>
             {stage.faults.map((fault) => (
@@ -59,20 +78,51 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
           </Group>
         </Chip.Group>
         <Group gap="xs">
-          <Button size="lg" mih={64} disabled={faults.length > 0} onClick={() => mark({ outcome: 'clean' })} aria-label={`${person.name}: clean`}>
+          <Button
+            size="lg"
+            mih={64}
+            disabled={faults.length > 0}
+            onClick={() => mark({ outcome: 'clean' })}
+            aria-label={`${person.name}: clean`}
+          >
             Clean
           </Button>
-          <Button size="lg" mih={64} variant="default" onClick={() => mark({ outcome: 'not-yet' })} aria-label={`${person.name}: not yet`}>
+          <Button
+            size="lg"
+            mih={64}
+            variant="default"
+            onClick={() => mark({ outcome: 'not-yet' })}
+            aria-label={`${person.name}: not yet`}
+          >
             Not yet
           </Button>
-          <Button size="lg" mih={64} variant="default" onClick={() => mark({ outcome: 'not-yet', exitControlled: false })} aria-label={`${person.name}: dropped out`}>
+          <Button
+            size="lg"
+            mih={64}
+            variant="default"
+            onClick={() => mark({ outcome: 'not-yet', exitControlled: false })}
+            aria-label={`${person.name}: dropped out`}
+          >
             Dropped out
           </Button>
-          <Button size="lg" mih={64} variant="default" onClick={() => mark({ outcome: 'stopped', endedBy: 'spent-arms' })} aria-label={`${person.name}: arms spent`}>
+          <Button
+            size="lg"
+            mih={64}
+            variant="default"
+            onClick={() => mark({ outcome: 'stopped', endedBy: 'spent-arms' })}
+            aria-label={`${person.name}: arms spent`}
+          >
             Arms spent
           </Button>
           {last ? (
-            <Button size="lg" mih={64} variant="subtle" c="var(--ink)" onClick={() => onUndo(last)} aria-label={`${person.name}: undo the last tap`}>
+            <Button
+              size="lg"
+              mih={64}
+              variant="subtle"
+              c="var(--ink)"
+              onClick={() => onUndo(last)}
+              aria-label={`${person.name}: undo the last tap`}
+            >
               Undo
             </Button>
           ) : null}

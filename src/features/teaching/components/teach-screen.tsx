@@ -14,7 +14,11 @@ import { useElapsed } from './use-elapsed'
 /** One timer, whose turn it is, and a tap for what came of it. */
 export function TeachScreen({ data }: { data: TeachData }) {
   const { plan, people } = data
-  const { run, recorded, waiting, refused, goTo, mark, undo } = useClassRun(data.classId, data.run, data.recorded)
+  const { run, recorded, waiting, refused, goTo, mark, undo } = useClassRun(
+    data.classId,
+    data.run,
+    data.recorded,
+  )
   const elapsed = useElapsed(run.blockStartedMs, run.state === 'running')
   const block = plan.blocks[run.blockIndex]
   const moment = momentOf(plan, run.blockIndex, elapsed)
@@ -39,7 +43,8 @@ export function TeachScreen({ data }: { data: TeachData }) {
     return (
       <Stack align="flex-start">
         <Text>
-          {people.length} people, {plan.bays} bays, {plan.minutes} minutes. The first block is {data.titles[0]?.toLowerCase()}.
+          {people.length} people, {plan.bays} bays, {plan.minutes} minutes. The first block is{' '}
+          {data.titles[0]?.toLowerCase()}.
         </Text>
         <Button size="xl" mih={64} onClick={() => goTo('started', 0)}>
           Start the class
@@ -71,11 +76,18 @@ export function TeachScreen({ data }: { data: TeachData }) {
           {formatClock(moment.turn ? moment.turn.leftS : moment.leftS)}
         </Text>
       </Group>
-      <Progress value={block ? Math.min(100, (elapsed / block.seconds) * 100) : 0} aria-label="How far through this block" />
+      <Progress
+        value={block ? Math.min(100, (elapsed / block.seconds) * 100) : 0}
+        aria-label="How far through this block"
+      />
       {moment.turn ? (
         <Text fz="xl" aria-live="polite">
           {moment.turn.phase === 'up' ? 'Up now' : 'Change over'}
-          {next ? `, then ${atWall(next, people).map((p) => p.name).join(' and ')}` : ', last turn'}
+          {next
+            ? `, then ${atWall(next, people)
+                .map((p) => p.name)
+                .join(' and ')}`
+            : ', last turn'}
         </Text>
       ) : null}
       {block?.kind === 'warm-up' || block?.kind === 'counterpose' ? (
@@ -88,15 +100,35 @@ export function TeachScreen({ data }: { data: TeachData }) {
         </List>
       ) : null}
       {block?.kind === 'skill'
-        ? people.map((person) => <PersonStrip key={person.id} person={person} stage={person.skillStage} place={null} recorded={recorded} onMark={mark} onUndo={undo} />)
+        ? people.map((person) => (
+            <PersonStrip
+              key={person.id}
+              person={person}
+              stage={person.skillStage}
+              place={null}
+              recorded={recorded}
+              onMark={mark}
+              onUndo={undo}
+            />
+          ))
         : null}
       {block?.kind === 'waves'
         ? up.map((person) => (
-            <PersonStrip key={person.id} person={person} stage={person.wallStage} place={person.bay} recorded={recorded} onMark={mark} onUndo={undo} />
+            <PersonStrip
+              key={person.id}
+              person={person}
+              stage={person.wallStage}
+              place={person.bay}
+              recorded={recorded}
+              onMark={mark}
+              onUndo={undo}
+            />
           ))
         : null}
       {block?.kind === 'rest' ? <Text fz="xl">Lie down. Nothing to do.</Text> : null}
-      {refused === '' ? null : <Alert color="clay" role="alert" title={refused} styles={{ title: { color: 'var(--warn-ink)' } }} />}
+      {refused === '' ? null : (
+        <Alert color="clay" role="alert" title={refused} styles={{ title: { color: 'var(--warn-ink)' } }} />
+      )}
       {waiting > 0 ? <Waiting count={waiting} /> : null}
       <Group>
         <Button size="lg" mih={64} onClick={advance}>
@@ -115,7 +147,8 @@ export function TeachScreen({ data }: { data: TeachData }) {
 function Waiting({ count }: { count: number }) {
   return (
     <Text role="status">
-      {count === 1 ? 'One tap is' : `${count} taps are`} kept on this device and will be sent when the server answers.
+      {count === 1 ? 'One tap is' : `${count} taps are`} kept on this device and will be sent when the server
+      answers.
     </Text>
   )
 }
@@ -129,5 +162,14 @@ function atWall(turn: Turn, people: readonly TeachPerson[]): (TeachPerson & { ba
 
 function cleanMark(person: TeachPerson, where: 'skill' | 'wall') {
   const stage = where === 'wall' ? person.wallStage : person.skillStage
-  return { studentId: person.id, stageId: stage.id, level: stage.leavesFloor ? ('held' as const) : ('practised' as const), outcome: 'clean' as const, exitControlled: true, help: 'alone' as const, faults: [], endedBy: null }
+  return {
+    studentId: person.id,
+    stageId: stage.id,
+    level: stage.leavesFloor ? ('held' as const) : ('practised' as const),
+    outcome: 'clean' as const,
+    exitControlled: true,
+    help: 'alone' as const,
+    faults: [],
+    endedBy: null,
+  }
 }

@@ -9,7 +9,10 @@ import type { Recorded } from '../queries'
 
 type AttemptInput = Parameters<typeof recordAttempt>[0]
 type EventInput = Parameters<typeof recordEvent>[0]
-export type Mark = Pick<AttemptInput, 'studentId' | 'stageId' | 'level' | 'outcome' | 'exitControlled' | 'help' | 'faults' | 'endedBy'>
+export type Mark = Pick<
+  AttemptInput,
+  'studentId' | 'stageId' | 'level' | 'outcome' | 'exitControlled' | 'help' | 'faults' | 'endedBy'
+>
 
 const RETRY_MS = 4000
 
@@ -21,7 +24,10 @@ export function useClassRun(classId: string, initial: ClassRun, initialRecorded:
   const [refused, setRefused] = useState('')
 
   const send = useCallback(async ({ kind, payload }: Pending): Promise<void> => {
-    const answer = kind === 'attempt' ? await recordAttempt(payload as AttemptInput) : await recordEvent(payload as EventInput)
+    const answer =
+      kind === 'attempt'
+        ? await recordAttempt(payload as AttemptInput)
+        : await recordEvent(payload as EventInput)
     if (!answer.ok) setRefused(answer.problems[0]?.message ?? '')
   }, [])
   const push = useCallback(async () => setWaiting(await flush(send)), [send])
@@ -43,7 +49,11 @@ export function useClassRun(classId: string, initial: ClassRun, initialRecorded:
   const goTo = useCallback(
     (kind: 'started' | 'block' | 'ended', blockIndex: number) => {
       const atMs = Date.now()
-      setRun(kind === 'ended' ? (r) => ({ ...r, state: 'ended' }) : { state: 'running', blockIndex, blockStartedMs: atMs })
+      setRun(
+        kind === 'ended'
+          ? (r) => ({ ...r, state: 'ended' })
+          : { state: 'running', blockIndex, blockStartedMs: atMs },
+      )
       tell('event', { ...newStamp(), classId, kind, atMs, blockIndex })
     },
     [classId, tell],
@@ -60,7 +70,16 @@ export function useClassRun(classId: string, initial: ClassRun, initialRecorded:
     (last: Recorded) => {
       setRecorded((all) => all.filter((r) => r.id !== last.id))
       const { id: replaces, ...entry } = last
-      tell('attempt', { ...newStamp(), ...entry, classId, exitControlled: true, help: 'alone', endedBy: null, replaces, withdrawn: true })
+      tell('attempt', {
+        ...newStamp(),
+        ...entry,
+        classId,
+        exitControlled: true,
+        help: 'alone',
+        endedBy: null,
+        replaces,
+        withdrawn: true,
+      })
     },
     [classId, tell],
   )

@@ -28,12 +28,32 @@ export function EmptyRoom() {
         <Title order={2} fz="xl">
           How much wall, and what is in the cupboard?
         </Title>
-        <Text c="dimmed">A person upside down takes 1.2 m of clear wall, so the bays follow from its length.</Text>
+        <Text c="dimmed">
+          A person upside down takes 1.2 m of clear wall, so the bays follow from its length.
+        </Text>
         <FormProblem message={problemOf('')} />
         <Group grow align="flex-start">
-          <TextInput label="Clear wall" placeholder="7.2 m" value={wall} error={problemOf('wall')} onChange={(e) => setWall(e.currentTarget.value)} />
-          <TextInput label="Blocks" inputMode="numeric" value={blocks} error={problemOf('blocks')} onChange={(e) => setBlocks(e.currentTarget.value)} />
-          <TextInput label="Straps" inputMode="numeric" value={straps} error={problemOf('straps')} onChange={(e) => setStraps(e.currentTarget.value)} />
+          <TextInput
+            label="Clear wall"
+            placeholder="7.2 m"
+            value={wall}
+            error={problemOf('wall')}
+            onChange={(e) => setWall(e.currentTarget.value)}
+          />
+          <TextInput
+            label="Blocks"
+            inputMode="numeric"
+            value={blocks}
+            error={problemOf('blocks')}
+            onChange={(e) => setBlocks(e.currentTarget.value)}
+          />
+          <TextInput
+            label="Straps"
+            inputMode="numeric"
+            value={straps}
+            error={problemOf('straps')}
+            onChange={(e) => setStraps(e.currentTarget.value)}
+          />
         </Group>
         <Group>
           <Button type="submit" loading={busy}>

@@ -16,7 +16,12 @@ export function RoomPicture({ spots, bays, wallBays }: Props) {
   const height = 134 + rows * (MAT.height + MAT.gapY)
   return (
     <figure className={classes.figure}>
-      <svg viewBox={`-8 -8 ${width + 16} ${height + 16}`} role="img" aria-label={`The room from above: ${bays} of ${wallBays} wall bays in use, ${spots.length} people`} className={classes.room}>
+      <svg
+        viewBox={`-8 -8 ${width + 16} ${height + 16}`}
+        role="img"
+        aria-label={`The room from above: ${bays} of ${wallBays} wall bays in use, ${spots.length} people`}
+        className={classes.room}
+      >
         <rect x={0} y={0} width={width} height={height} className={classes.floor} />
         {Array.from({ length: wallBays }, (_, i) => (
           <Bay key={i} index={i} used={i < bays} person={spots.find((s) => s.bay === i + 1)} />
@@ -25,7 +30,14 @@ export function RoomPicture({ spots, bays, wallBays }: Props) {
           const row = Math.floor(i / perRow)
           const inRow = Math.min(perRow, waiting.length - row * perRow)
           const left = (width - inRow * (MAT.width + MAT.gapX) + MAT.gapX) / 2
-          return <Mat key={spot.name} x={left + (i % perRow) * (MAT.width + MAT.gapX)} y={130 + row * (MAT.height + MAT.gapY)} spot={spot} />
+          return (
+            <Mat
+              key={spot.name}
+              x={left + (i % perRow) * (MAT.width + MAT.gapX)}
+              y={130 + row * (MAT.height + MAT.gapY)}
+              spot={spot}
+            />
+          )
         })}
       </svg>
     </figure>

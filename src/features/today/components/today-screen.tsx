@@ -29,7 +29,11 @@ export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: R
   return (
     <>
       <PageHead title={data.title} lead={`${data.when}, ${data.spots.length} people`}>
-        {data.planned ? <LinkButton href={`/teach/${data.id}`}>Take to class</LinkButton> : <LinkButton href={`/plans/${data.id}`}>Look at the plan</LinkButton>}
+        {data.planned ? (
+          <LinkButton href={`/teach/${data.id}`}>Take to class</LinkButton>
+        ) : (
+          <LinkButton href={`/plans/${data.id}`}>Look at the plan</LinkButton>
+        )}
       </PageHead>
       <Stack gap="lg">
         {data.settle.length > 0 ? (

@@ -1,0 +1,87 @@
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import net from 'node:net'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+
+export const DAY = '2026-03-10'
+const NOW = `${DAY}T17:00:00Z`
+
+/** The built app on its own data folder and port; can be killed and started again on the same data. */
+export class App {
+  private child: ChildProcess | undefined
+  private constructor(
+    readonly data: string,
+    readonly port: number,
+  ) {}
+
+  get address(): string {
+    return `http://127.0.0.1:${this.port}`
+  }
+
+  /** A fresh data folder, empty or with the demo world in it. */
+  static async start({ demo }: { demo: boolean }): Promise<App> {
+    const data = mkdtempSync(path.join(tmpdir(), 'levitar-e2e-'))
+    if (demo) {
+      const seeded = spawnSync('npx', ['tsx', 'cli/seed.ts', DAY], {
+        env: { ...process.env, LEVITAR_DATA: data },
+        encoding: 'utf8',
+      })
+      if (seeded.status !== 0) throw new Error(seeded.stderr)
+    }
+    const app = new App(data, await freePort())
+    await app.up()
+    return app
+  }
+
+  async up(): Promise<void> {
+    const next = path.join('node_modules', 'next', 'dist', 'bin', 'next')
+    this.child = spawn(
+      process.execPath,
+      [next, 'start', '--hostname', '127.0.0.1', '--port', String(this.port)],
+      {
+        env: {
+          ...process.env,
+          LEVITAR_DATA: this.data,
+          LEVITAR_NOW: NOW,
+          NODE_ENV: 'production',
+          NEXT_TELEMETRY_DISABLED: '1',
+        },
+        stdio: 'ignore',
+      },
+    )
+    for (let tries = 0; tries < 150; tries += 1) {
+      try {
+        if ((await fetch(this.address)).ok) return
+      } catch {
+        // not up yet
+      }
+      await new Promise((resolve) => setTimeout(resolve, 200))
+    }
+    throw new Error('the app did not answer')
+  }
+
+  /** Ends the process at once, as a power cut would. */
+  async kill(): Promise<void> {
+    const { child } = this
+    if (!child || child.exitCode !== null) return
+    const gone = new Promise((resolve) => child.once('exit', resolve))
+    child.kill('SIGKILL')
+    await gone
+  }
+
+  async end(): Promise<void> {
+    await this.kill()
+    rmSync(this.data, { recursive: true, force: true })
+  }
+}
+
+function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const server = net.createServer()
+    server.listen(0, '127.0.0.1', () => {
+      const address = server.address()
+      server.close(() => resolve(typeof address === 'object' && address ? address.port : 0))
+    })
+  })
+}

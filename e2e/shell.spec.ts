@@ -1,0 +1,106 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test } from '@playwright/test'
+import { App } from './app'
+
+let app: App
+test.beforeAll(async () => {
+  app = await App.start({ demo: true })
+})
+test.afterAll(() => app.end())
+
+const PAGES = [
+  '/',
+  '/students',
+  '/readiness',
+  '/setups',
+  '/plans',
+  '/plans/new',
+  '/teach',
+  '/progress',
+  '/library',
+  '/studio',
+]
+
+for (const colorScheme of ['light', 'dark'] as const)
+  test.describe(`the ${colorScheme} scheme`, () => {
+    test.use({ colorScheme })
+    test('axe finds nothing serious on any page', async ({ page }) => {
+      test.setTimeout(120_000)
+      await page.goto(`${app.address}/readiness`)
+      const person = await page.getByRole('link', { name: 'Ines Calder' }).getAttribute('href')
+      const profile = person?.replace('readiness', 'students')
+      for (const path of [...PAGES, person ?? '', profile ?? '']) {
+        await page.goto(app.address + path)
+        await page.getByRole('heading', { level: 1 }).waitFor()
+        const { violations } = await new AxeBuilder({ page })
+          .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+          .analyze()
+        const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
+        expect(serious.map((v) => `${path} ${v.id}: ${v.nodes[0]?.html ?? ''}`)).toEqual([])
+      }
+    })
+  })
+
+test('palette, shortcuts and the sheet of keys', async ({ page }) => {
+  await page.goto(app.address)
+  await page.keyboard.press('Control+k')
+  await page
+    .getByRole('searchbox', { name: 'Find a page or a person' })
+    .or(page.getByPlaceholder('A page, a person'))
+    .fill('Wren')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1, name: 'Wren Haskett' })).toBeVisible()
+  await page.keyboard.press('g')
+  await page.keyboard.press('p')
+  await expect(page.getByRole('heading', { level: 1, name: 'What happens when?' })).toBeVisible()
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog', { name: 'Keys you can press' })).toContainText('Go to Readiness')
+})
+
+test('a link to nowhere leads back', async ({ page }) => {
+  for (const path of ['/nowhere', '/students/00000000-0000-7000-8000-000000000000']) {
+    await page.goto(app.address + path)
+    await expect(page.getByRole('heading', { level: 1, name: 'That page is not here' })).toBeVisible()
+  }
+  await page.getByRole('link', { name: 'Back to Today' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Tuesday upside down' })).toBeVisible()
+})
+
+test('inches everywhere at once, and back without a change to what is stored', async ({ page }) => {
+  await page.goto(`${app.address}/students`)
+  await page.getByRole('radio', { name: 'in', exact: true }).check({ force: true })
+  await expect(page.getByRole('row', { name: /Ines Calder/ })).toContainText('5 ft 6 in')
+  await page.getByRole('link', { name: 'Ines Calder' }).click()
+  await page.getByRole('button', { name: 'Save profile' }).click()
+  await expect(page.getByText('Saved.')).toBeVisible()
+  await page.getByRole('radio', { name: 'cm', exact: true }).check({ force: true })
+  await page.goto(`${app.address}/students`)
+  await expect(page.getByRole('row', { name: /Ines Calder/ })).toContainText('168 cm')
+})
+
+for (const width of [320, 390, 820])
+  test(`nothing runs off the page at ${width} px`, async ({ page }) => {
+    await page.setViewportSize({ width, height: 844 })
+    for (const path of PAGES) {
+      await page.goto(app.address + path)
+      await page.getByRole('heading', { level: 1 }).waitFor()
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      )
+      expect(over, path).toBeLessThanOrEqual(0)
+    }
+  })
+
+test('nothing is fetched from anywhere else', async ({ page }) => {
+  const outside: string[] = []
+  page.on('request', (request) => {
+    if (
+      !request.url().startsWith(app.address) &&
+      !request.url().startsWith('data:') &&
+      !request.url().startsWith('blob:')
+    )
+      outside.push(request.url())
+  })
+  for (const path of PAGES) await page.goto(app.address + path)
+  expect(outside).toEqual([])
+})

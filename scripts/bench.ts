@@ -1,0 +1,65 @@
+import { estimateBody } from '@/core/body/estimate'
+import { addDays } from '@/core/day'
+import { POSITIONS, solvePosition } from '@/core/mechanics/positions/catalogue'
+import { greedyPlan } from '@/core/planning/greedy'
+import { library } from '@/core/practice/library'
+import { spacersFor, USUAL_BLOCK } from '@/core/props/blocks'
+import { decide } from '@/core/readiness/decide'
+import { SETUPS, solveSetup } from '@/core/setups/catalogue'
+import { demoWorld } from '@/core/simulate/demo'
+
+/** Median and tail of one call, over batches so that the timer's grain does not show. */
+function bench(name: string, work: () => unknown, batch: number): void {
+  const BATCHES = 200
+  for (let i = 0; i < batch * 5; i += 1) work()
+  const times: number[] = []
+  for (let i = 0; i < BATCHES; i += 1) {
+    const began = performance.now()
+    for (let j = 0; j < batch; j += 1) work()
+    times.push(((performance.now() - began) * 1000) / batch)
+  }
+  times.sort((a, b) => a - b)
+  const at = (q: number): number => times[Math.min(times.length - 1, Math.floor(q * times.length))] ?? 0
+  const p50 = at(0.5)
+  process.stdout.write(
+    `${name.padEnd(44)} p50 ${p50.toFixed(1).padStart(9)} µs  p99 ${at(0.99).toFixed(1).padStart(9)} µs  ${Math.round(1e6 / p50).toLocaleString('en')}/s\n`,
+  )
+}
+
+const body = estimateBody({ statureCm: 168 })
+if (!body.ok) throw new Error('the bench body is refused')
+for (const { id } of POSITIONS) bench(`position ${id}`, () => solvePosition(id, body.value), 200)
+for (const { id } of SETUPS) bench(`setup ${id}`, () => solveSetup(id, body.value), 50)
+const stock = Array.from({ length: 20 }, (_, i) => ({ ...USUAL_BLOCK, thickCm: i % 2 ? 7.5 : 10 }))
+bench('block search over 20 blocks', () => spacersFor(25.5, stock), 5)
+
+const asOf = '2026-03-10'
+const world = demoWorld(asOf)
+const practice = library()
+const evidence = world.students.map((s) => ({
+  id: s.id,
+  observations: world.observations.filter((o) => o.studentId === s.id),
+  attempts: world.attempts.filter((o) => o.studentId === s.id),
+  placements: world.placements.filter((o) => o.studentId === s.id),
+}))
+bench(
+  'decisions for 14 people',
+  () => evidence.map((e) => decide(practice, 'FS', e.id, e, 'not-recorded', addDays(asOf, 0))),
+  5,
+)
+const participants = evidence.map((e) => {
+  const d = decide(practice, 'FS', e.id, e, 'not-recorded', asOf)
+  return {
+    studentId: e.id,
+    breathS: 5,
+    standingId: d.standing?.stageId ?? null,
+    targetId: d.targetId,
+    outcome: d.outcome,
+  }
+})
+bench(
+  'greedy plan, 14 people',
+  () =>
+    greedyPlan(practice, { minutes: 60, bays: 3, stock: { straps: 6, blocks: 12 }, participants, locks: [] }),
+  5,
+)

@@ -1,0 +1,9 @@
+// Long validations: the properties over many more cases, and the benches. Prints a dated summary for docs/.
+import { machineDay, run } from './lib.mjs'
+
+const RUNS = '3000'
+console.log(`Properties with ${RUNS} runs each, ${machineDay()}`)
+const laws = await run('npx', ['jest', 'src/core', '--testTimeout=600000'], { env: { PROPERTY_RUNS: RUNS } })
+const bench = await run('npx', ['tsx', 'scripts/bench.ts'])
+console.log(`${machineDay()}: properties ${laws ? 'hold' : 'FAIL'}, bench ${bench ? 'ran' : 'FAILED'}`)
+process.exit(laws && bench ? 0 : 1)

@@ -1,0 +1,93 @@
+// Everything that must hold, from a clean clone, ending with one line `N passed, N failed`.
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
+import path from 'node:path'
+import { ensureBuilt, ensureInstalled, missingTools, ROOT, run } from './lib.mjs'
+
+const REPORTS = path.join(ROOT, 'reports')
+const counts = { passed: 0, failed: 0 }
+
+const missing = missingTools()
+if (missing) fail(missing)
+if (!(await ensureInstalled())) fail('The packages could not be installed.')
+if (!(await ensureChromium())) fail('Chromium is needed for the browser journeys and could not be installed.')
+rmSync(REPORTS, { recursive: true, force: true })
+mkdirSync(REPORTS, { recursive: true })
+
+await step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
+await step('types', 'npm', ['run', '--silent', 'types'])
+await step('lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
+await step('boundaries', 'npx', [
+  'depcruise',
+  '--config',
+  '.dependency-cruiser.cjs',
+  '--output-type',
+  'err',
+  'src',
+  'cli',
+])
+await step('dead code', 'npx', ['knip', '--no-progress'])
+await suite('units', 'jest.json', 'npx', ['jest', '--json', '--outputFile=reports/jest.json'], jestCounts)
+const built = await timed('build', ensureBuilt)
+add('build', built)
+if (built) await suite('journeys', 'playwright.json', 'npx', ['playwright', 'test'], playwrightCounts)
+finish()
+
+/** A step that either holds or does not: one count. */
+async function step(name, command, args) {
+  add(name, await timed(name, () => run(command, args)))
+}
+
+/** A suite with its own counts; a run that leaves no report counts as one failure. */
+async function suite(name, report, command, args, read) {
+  const ok = await timed(name, () => run(command, args))
+  const file = path.join(REPORTS, report)
+  if (!existsSync(file)) return add(name, false)
+  const { passed, failed } = read(JSON.parse(readFileSync(file, 'utf8')))
+  counts.passed += passed
+  counts.failed += failed === 0 && !ok ? 1 : failed
+}
+
+function jestCounts(report) {
+  return { passed: report.numPassedTests, failed: report.numFailedTests + report.numRuntimeErrorTestSuites }
+}
+
+function playwrightCounts({ stats, errors }) {
+  return { passed: stats.expected + stats.flaky, failed: stats.unexpected + errors.length }
+}
+
+async function timed(name, work) {
+  const began = Date.now()
+  console.log(`\n— ${name}`)
+  const ok = await work()
+  console.log(`— ${name}: ${ok ? 'holds' : 'FAILS'} (${Math.round((Date.now() - began) / 1000)} s)`)
+  return ok
+}
+
+function add(name, ok) {
+  if (ok) counts.passed += 1
+  else counts.failed += 1
+}
+
+async function ensureChromium() {
+  if (existsSync(process.env.CHROMIUM ?? '/usr/bin/chromium')) return true
+  console.log('Installing Chromium from Debian’s packages …')
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo']
+  const apt = (...args) =>
+    run([...sudo, 'apt-get'][0], [...[...sudo, 'apt-get'].slice(1), ...args], {
+      env: { DEBIAN_FRONTEND: 'noninteractive' },
+    })
+  await apt('update', '-qq')
+  await apt('install', '-y', '-qq', 'chromium', 'poppler-utils')
+  return existsSync('/usr/bin/chromium')
+}
+
+function fail(message) {
+  console.error(message)
+  counts.failed += 1
+  finish()
+}
+
+function finish() {
+  console.log(`\n${counts.passed} passed, ${counts.failed} failed`)
+  process.exit(counts.failed === 0 && counts.passed > 0 ? 0 : 1)
+}

@@ -1,0 +1,79 @@
+import fc from 'fast-check'
+import type { Plan } from '../planning/plan'
+import { foldRun, momentOf, type ClassEvent } from './class-run'
+import { readHlc, tick, writeHlc } from './hlc'
+
+const event = (kind: ClassEvent['kind'], n: number, blockIndex = 0): ClassEvent => ({
+  id: `e${n}`,
+  hlc: writeHlc({ ms: n, counter: 0 }, 'd'),
+  kind,
+  atMs: n * 1000,
+  blockIndex,
+})
+
+describe('the clock that orders facts', () => {
+  it('never goes back, whatever the wall clock does', () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat(5000), { minLength: 2, maxLength: 20 }), (walls) => {
+        let last = { ms: 0, counter: 0 }
+        const stamps = walls.map((ms) => writeHlc((last = tick(last, ms)), 'device'))
+        expect([...stamps].sort()).toEqual(stamps)
+        expect(new Set(stamps).size).toBe(stamps.length)
+      }),
+    )
+  })
+  it('reads back what it wrote and starts afresh from nonsense', () => {
+    expect(readHlc(writeHlc({ ms: 1234567, counter: 3 }, 'd'))).toEqual({ ms: 1234567, counter: 3 })
+    expect(readHlc('nonsense?')).toEqual({ ms: 0, counter: 0 })
+  })
+})
+
+describe('a class from its events', () => {
+  it('starts, moves on, ends; a tap sent twice counts once and order of arrival does not matter', () => {
+    const events = [event('started', 1), event('block', 2, 1), event('ended', 3, 1)]
+    expect(foldRun([])).toMatchObject({ state: 'not-started' })
+    expect(foldRun(events.slice(0, 2))).toMatchObject({
+      state: 'running',
+      blockIndex: 1,
+      blockStartedMs: 2000,
+    })
+    expect(foldRun([...events].reverse())).toEqual(foldRun([...events, ...events]))
+    expect(foldRun(events).state).toBe('ended')
+  })
+})
+
+describe('whose turn it is', () => {
+  const plan: Plan = {
+    minutes: 30,
+    bays: 1,
+    pull: { straps: 0, blocks: 0 },
+    warnings: [],
+    blocks: [
+      { kind: 'rest', startS: 0, seconds: 100 },
+      {
+        kind: 'waves',
+        startS: 100,
+        seconds: 160,
+        versions: [],
+        sets: 1,
+        turnS: 60,
+        changeS: 20,
+        turns: [0, 1].map((i) => ({ startS: 100 + i * 80, set: 1, wave: i + 1, up: [] })),
+      },
+    ],
+  }
+  it.each([
+    [0, 0, 'up', 60],
+    [59, 0, 'up', 1],
+    [65, 0, 'change', 15],
+    [80, 1, 'up', 60],
+    [150, 1, 'change', 10],
+  ])('%p s into the block: turn %p, %s, %p s left', (elapsed, index, phase, leftS) => {
+    expect(momentOf(plan, 1, elapsed).turn).toEqual({ index, phase, leftS })
+  })
+  it('counts a plain block down and stops at nothing', () => {
+    expect(momentOf(plan, 0, 40)).toEqual({ elapsedS: 40, leftS: 60, turn: null })
+    expect(momentOf(plan, 0, 400).leftS).toBe(0)
+    expect(momentOf(plan, 9, 1).leftS).toBe(0)
+  })
+})

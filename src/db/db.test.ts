@@ -1,0 +1,135 @@
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { demoWorld } from '@/core/simulate/demo'
+import { did, placed, saw } from '@/testing/evidence'
+import { addClass, appendClassEvent, eventsOf, findClass, listClasses, nextClass } from './classes'
+import { appendAttempt, appendObservation, appendPlacement, evidenceByStudent, evidenceOf } from './evidence'
+import { openDb, type Db } from './open'
+import { seedDemo } from './seed'
+import { addStudents, findStudent, listStudents, saveProfile, setArchived } from './students'
+import { readStudio, saveStudio } from './studio'
+
+let db: Db
+const DAY = '2026-03-10'
+const origin = (deviceSeq: number) => ({ deviceId: 'd', deviceSeq })
+
+beforeEach(() => {
+  db = openDb(':memory:')
+  addStudents(db, [{ id: 's', name: 'Ines' }], DAY)
+})
+
+describe('people', () => {
+  it('adds the same id once', () => {
+    expect(
+      addStudents(
+        db,
+        [
+          { id: 's', name: 'Ines' },
+          { id: 't', name: 'Tomas' },
+        ],
+        DAY,
+      ),
+    ).toBe(1)
+    expect(listStudents(db).map((s) => s.name)).toEqual(['Ines', 'Tomas'])
+  })
+  it('saves a profile whole and drops measures that were taken out', () => {
+    const profile = { name: 'Ines C', statureCm: 168, breathS: 4.5, measured: { upperArm: 30, hand: 18 } }
+    saveProfile(db, 's', profile, DAY)
+    expect(findStudent(db, 's')).toMatchObject(profile)
+    saveProfile(db, 's', { ...profile, measured: { hand: 18 } }, DAY)
+    expect(findStudent(db, 's')?.measured).toEqual({ hand: 18 })
+    expect(saveProfile(db, 'nobody', profile, DAY)).toBe(false)
+  })
+  it('archives and brings back without losing anything', () => {
+    setArchived(db, 's', DAY)
+    expect(listStudents(db)).toHaveLength(0)
+    expect(listStudents(db, { archived: true })).toHaveLength(1)
+    setArchived(db, 's', null)
+    expect(listStudents(db)).toHaveLength(1)
+  })
+  it('refuses in the database what no form should let through', () => {
+    expect(() => addStudents(db, [{ id: 'x', name: '' }], DAY)).toThrow()
+    expect(() => addStudents(db, [{ id: 'x', name: 'X', statureCm: 1680 }], DAY)).toThrow()
+  })
+})
+
+describe('facts', () => {
+  it('come back as they went in', () => {
+    const o = saw('CK-leg-lift-forearm', { left: 5, right: 6 }, 1, {
+      faults: ['FT-head-drop'],
+      note: 'left first',
+    })
+    const [a, p] = [did('FS-05'), placed('FS-04')]
+    appendObservation(db, o, origin(1))
+    appendAttempt(db, a, origin(1))
+    appendPlacement(db, p, origin(1))
+    expect(evidenceOf(db, 's')).toEqual({ observations: [o], attempts: [a], placements: [p] })
+    expect(evidenceByStudent(db).get('s')).toEqual(evidenceOf(db, 's'))
+  })
+  it('sent twice count once', () => {
+    const o = saw('CK-dolphin-hold', 30)
+    expect([appendObservation(db, o, origin(1)), appendObservation(db, o, origin(1))]).toEqual([true, false])
+    expect(evidenceOf(db, 's').observations).toHaveLength(1)
+  })
+  it('without any value are refused', () => {
+    expect(() => appendObservation(db, saw('CK-dolphin-hold', {}), origin(1))).toThrow()
+  })
+})
+
+describe('classes', () => {
+  const record = {
+    id: 'c',
+    title: 'Tuesday',
+    day: DAY,
+    startTime: '18:30',
+    minutes: 30,
+    bays: 2,
+    roster: ['s'],
+  }
+
+  it('are stored once with their roster and found as the next one', () => {
+    expect([addClass(db, record), addClass(db, record)]).toEqual([true, false])
+    expect(findClass(db, 'c')).toMatchObject({ ...record, plan: null, locks: [] })
+    expect(nextClass(db, DAY)?.id).toBe('c')
+    expect(nextClass(db, '2026-03-11')).toBeNull()
+  })
+  it('keep their events in clock order, each once', () => {
+    addClass(db, record)
+    const event = (id: string, hlc: string, kind: 'started' | 'ended') => ({
+      id,
+      hlc,
+      kind,
+      atMs: 1,
+      blockIndex: 0,
+      classId: 'c',
+      day: DAY,
+    })
+    appendClassEvent(db, event('b', '2', 'ended'), origin(2))
+    appendClassEvent(db, event('a', '1', 'started'), origin(1))
+    expect(appendClassEvent(db, event('a', '1', 'started'), origin(1))).toBe(false)
+    expect(eventsOf(db, 'c').map((e) => e.kind)).toEqual(['started', 'ended'])
+  })
+})
+
+it('keeps the other settings when one changes', () => {
+  saveStudio(db, { name: 'The Boathouse Room', bays: 5 })
+  saveStudio(db, { units: 'in' })
+  expect(readStudio(db)).toMatchObject({ name: 'The Boathouse Room', bays: 5, units: 'in' })
+})
+
+it('seeds the demo world', () => {
+  const fresh = openDb(':memory:')
+  seedDemo(fresh, demoWorld(DAY), DAY)
+  expect(listStudents(fresh)).toHaveLength(14)
+  expect(listClasses(fresh)).toHaveLength(9)
+})
+
+it('opens a file again with everything in it, and copies nothing aside when no migration is due', () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'levitar-'))
+  const file = path.join(folder, 'levitar.sqlite')
+  addStudents(openDb(file), [{ id: 's', name: 'Ines' }], DAY)
+  expect(listStudents(openDb(file))).toHaveLength(1)
+  expect(readdirSync(folder).filter((name) => name.includes('before'))).toEqual([])
+  rmSync(folder, { recursive: true })
+})

@@ -1,0 +1,71 @@
+import { addDays } from '@/core/day'
+import type { Attempt, Evidence, Observation, Placement, Values } from '@/core/readiness/evidence'
+import { NO_EVIDENCE } from '@/core/readiness/evidence'
+
+export const TODAY = '2026-03-10'
+
+let counter = 0
+const fact = (daysAgo: number) => {
+  counter += 1
+  const id = `f${String(counter).padStart(6, '0')}`
+  return { id, studentId: 's', day: addDays(TODAY, -daysAgo), hlc: id, replaces: null }
+}
+
+/** A watched, valid result some days ago. */
+export function saw(
+  checkId: string,
+  value: number | Values,
+  daysAgo = 1,
+  part: Partial<Observation> = {},
+): Observation {
+  const values = typeof value === 'number' ? { single: value } : value
+  return {
+    ...fact(daysAgo),
+    kind: 'observation',
+    checkId,
+    values,
+    aided: false,
+    valid: true,
+    faults: [],
+    watched: true,
+    note: '',
+    withdrawn: false,
+    ...part,
+  }
+}
+
+/** A clean try at a stage some days ago. */
+export function did(stageId: string, daysAgo = 1, part: Partial<Attempt> = {}): Attempt {
+  return {
+    ...fact(daysAgo),
+    kind: 'attempt',
+    stageId,
+    level: 'practised',
+    outcome: 'clean',
+    exitControlled: true,
+    help: 'alone',
+    faults: [],
+    endedBy: null,
+    classId: null,
+    withdrawn: false,
+    ...part,
+  }
+}
+
+/** Placed by eye some days ago. */
+export function placed(stageId: string, daysAgo = 1): Placement {
+  return { ...fact(daysAgo), kind: 'placement', stageId }
+}
+
+/** Facts sorted into evidence. */
+export function evidence(...facts: (Observation | Attempt | Placement)[]): Evidence {
+  return facts.reduce<Evidence>(
+    (all, f) =>
+      f.kind === 'observation'
+        ? { ...all, observations: [...all.observations, f] }
+        : f.kind === 'attempt'
+          ? { ...all, attempts: [...all.attempts, f] }
+          : { ...all, placements: [...all.placements, f] },
+    NO_EVIDENCE,
+  )
+}
