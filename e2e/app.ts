@@ -58,6 +58,7 @@ export class App {
       }
       await new Promise((resolve) => setTimeout(resolve, 200))
     }
+    await this.kill()
     throw new Error('the app did not answer')
   }
 

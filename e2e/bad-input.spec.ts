@@ -21,7 +21,7 @@ test.describe('a profile', () => {
     [`5'13"`, '13 inches are more than a foot'],
   ] as const)
     test(`height ${typed}`, async ({ page }) => {
-      const height = page.getByRole('textbox', { name: 'Height' })
+      const height = page.getByRole('textbox', { name: 'Height', exact: true })
       await height.fill(typed)
       await page.getByRole('button', { name: 'Save profile' }).click()
       await expect(page.getByText(sentence)).toBeVisible()
@@ -131,6 +131,6 @@ test('a room of letters is refused; a setup says what it cannot do', async ({ pa
   await page.getByRole('button', { name: 'Save room' }).click()
   await expect(page.getByText('“five” is not a number.')).toBeVisible()
   await page.goto(`${app.address}/setups`)
-  await page.getByRole('textbox', { name: 'Height' }).fill('300')
+  await page.getByRole('textbox', { name: 'Height', exact: true }).fill('300')
   await expect(page.getByText('300 cm is outside 120 cm to 220 cm')).toBeVisible()
 })

@@ -68,12 +68,13 @@ test('a link to nowhere leads back', async ({ page }) => {
 
 test('inches everywhere at once, and back without a change to what is stored', async ({ page }) => {
   await page.goto(`${app.address}/students`)
-  await page.getByRole('radio', { name: 'in', exact: true }).check({ force: true })
+  await page.getByRole('radio', { name: 'cm', exact: true }).press('ArrowRight')
   await expect(page.getByRole('row', { name: /Ines Calder/ })).toContainText('5 ft 6 in')
   await page.getByRole('link', { name: 'Ines Calder' }).click()
   await page.getByRole('button', { name: 'Save profile' }).click()
   await expect(page.getByText('Saved.')).toBeVisible()
-  await page.getByRole('radio', { name: 'cm', exact: true }).check({ force: true })
+  await page.getByRole('radio', { name: 'in', exact: true }).press('ArrowLeft')
+  await expect(page.getByRole('textbox', { name: 'Height', exact: true })).toHaveValue('168 cm')
   await page.goto(`${app.address}/students`)
   await expect(page.getByRole('row', { name: /Ines Calder/ })).toContainText('168 cm')
 })

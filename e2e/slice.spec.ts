@@ -54,7 +54,7 @@ test('from pasted names to a taught class and what it changed, over a killed ser
   await test.step('a profile: height in feet and inches, one measured length, breath by tapping', async () => {
     await page.goto(`${app.address}/students`)
     await page.getByRole('link', { name: 'Ines Calder' }).click()
-    await page.getByRole('textbox', { name: 'Height' }).fill(`5'6"`)
+    await page.getByRole('textbox', { name: 'Height', exact: true }).fill(`5'6"`)
     await page.getByRole('textbox', { name: 'Upper arm, measured' }).fill('30.5')
     await page.getByRole('button', { name: 'Time five breaths' }).click()
     for (let i = 0; i < 5; i += 1) {
@@ -66,7 +66,7 @@ test('from pasted names to a taught class and what it changed, over a killed ser
     await page.getByRole('button', { name: 'Save profile' }).click()
     await expect(page.getByText('Saved.')).toBeVisible()
     await page.reload()
-    await expect(page.getByRole('textbox', { name: 'Height' })).toHaveValue('167.5 cm')
+    await expect(page.getByRole('textbox', { name: 'Height', exact: true })).toHaveValue('167.5 cm')
     await expect(page.getByRole('row', { name: /Upper arm/ })).toContainText('measured')
   })
 

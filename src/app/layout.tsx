@@ -3,13 +3,13 @@ import '@mantine/charts/styles.css'
 import '@mantine/spotlight/styles.css'
 import '@fontsource-variable/source-sans-3'
 import '../ui/global.css'
-import { ColorSchemeScript, mantineHtmlProps, MantineProvider } from '@mantine/core'
+import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core'
 import type { Metadata, Viewport } from 'next'
 import type { ReactNode } from 'react'
 import { shellData } from '@/features/studio/queries'
 import { UnitSwitch } from '@/features/studio/components/unit-switch'
 import { Shell } from '@/ui/shell/shell'
-import { theme } from '@/ui/theme'
+import { ThemeProvider } from '@/ui/theme-provider'
 import { WordingProvider } from '@/ui/wording'
 
 export const metadata: Metadata = {
@@ -28,13 +28,13 @@ export default function RootLayout({ children }: { children: ReactNode }) {
         <ColorSchemeScript defaultColorScheme="auto" />
       </head>
       <body>
-        <MantineProvider theme={theme} defaultColorScheme="auto">
+        <ThemeProvider>
           <WordingProvider value={{ units }}>
             <Shell studioName={studioName} entries={entries} unitSwitch={<UnitSwitch units={units} />}>
               {children}
             </Shell>
           </WordingProvider>
-        </MantineProvider>
+        </ThemeProvider>
       </body>
     </html>
   )

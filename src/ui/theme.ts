@@ -43,7 +43,7 @@ const clay: MantineColorsTuple = [
 export const theme = createTheme({
   colors: { plum, slate, clay },
   primaryColor: 'plum',
-  primaryShade: { light: 7, dark: 4 },
+  primaryShade: { light: 7, dark: 6 },
   autoContrast: true,
   luminanceThreshold: 0.35,
   fontFamily: "'Source Sans 3 Variable', sans-serif",

@@ -63,7 +63,7 @@ export const saveStudent = action(
     name: nameField,
     stature: z.string(),
     breath: z.string(),
-    measured: z.record(z.enum(SEGMENT_NAMES as [SegmentName, ...SegmentName[]]), z.string()),
+    measured: z.partialRecord(z.enum(SEGMENT_NAMES as [SegmentName, ...SegmentName[]]), z.string()),
   }),
   ({ db, studio, today }, { id, name, stature, breath, measured }) => {
     const stored = findStudent(db, id)
@@ -81,7 +81,7 @@ export const saveStudent = action(
     const lengths: Partial<Record<SegmentName, number>> = {}
     for (const segment of SEGMENT_NAMES) {
       const typed = measured[segment]
-      if (!typed.trim()) continue
+      if (!typed?.trim()) continue
       const kept = stored.measured[segment]
       if (kept !== undefined && typedLength(kept, studio.units) === typed) {
         lengths[segment] = kept

@@ -17,22 +17,24 @@ export function SceneView({ scene, wording, label, children }: Props) {
     <svg
       className={classes.scene}
       viewBox={`${minX} ${-maxY} ${maxX - minX} ${maxY + BELOW_CM}`}
-      role="img"
-      aria-label={label}
+      role="group"
+      aria-label="Drawing to scale"
     >
-      <Ground minX={minX} maxX={maxX} />
-      {scene.wallX === null ? null : <Wall x={scene.wallX} height={maxY} />}
-      {scene.figures.map((figure) => (
-        <FigureShape key={figure.role} figure={figure} />
-      ))}
-      {scene.props.map((prop, i) => (
-        <PropShape key={`${prop.kind} ${i}`} prop={prop} />
-      ))}
-      <Plumb scene={scene} />
-      {scene.dimensions.map((dimension) => (
-        <DimensionLine key={dimension.key} dimension={dimension} wording={wording} />
-      ))}
-      <Loads scene={scene} />
+      <g role="img" aria-label={label}>
+        <Ground minX={minX} maxX={maxX} />
+        {scene.wallX === null ? null : <Wall x={scene.wallX} height={maxY} />}
+        {scene.figures.map((figure) => (
+          <FigureShape key={figure.role} figure={figure} />
+        ))}
+        {scene.props.map((prop, i) => (
+          <PropShape key={`${prop.kind} ${i}`} prop={prop} />
+        ))}
+        <Plumb scene={scene} />
+        {scene.dimensions.map((dimension) => (
+          <DimensionLine key={dimension.key} dimension={dimension} wording={wording} />
+        ))}
+        <Loads scene={scene} />
+      </g>
       {children}
     </svg>
   )

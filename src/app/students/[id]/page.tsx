@@ -3,6 +3,7 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { ArchiveButton, ProfileForm } from '@/features/students/components/profile-form'
 import { profileValues, studentProfile } from '@/features/students/queries'
+import { studioSettings } from '@/features/studio/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 
@@ -23,7 +24,7 @@ export default async function StudentPage({ params }: { params: Promise<{ id: st
           Setups
         </LinkButton>
       </PageHead>
-      <ProfileForm key={id} initial={profileValues(student)} />
+      <ProfileForm key={`${id} ${studioSettings().units}`} initial={profileValues(student)} />
       <Divider />
       <ArchiveButton id={id} name={student.name} archived={student.archivedDay !== null} />
     </Stack>

@@ -71,7 +71,12 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
         <Chip.Group multiple value={faults} onChange={setFaults}>
           <Group gap="xs" role="group" aria-label={`Faults of ${person.name}`}>
             {stage.faults.map((fault) => (
-              <Chip key={fault.id} value={fault.id} size="lg">
+              <Chip
+                key={fault.id}
+                value={fault.id}
+                size="lg"
+                styles={{ label: { height: 64, paddingInline: 18 } }}
+              >
                 {fault.name}
               </Chip>
             ))}
@@ -81,6 +86,7 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
           <Button
             size="lg"
             mih={64}
+            px="lg"
             disabled={faults.length > 0}
             onClick={() => mark({ outcome: 'clean' })}
             aria-label={`${person.name}: clean`}
@@ -90,6 +96,7 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
           <Button
             size="lg"
             mih={64}
+            px="lg"
             variant="default"
             onClick={() => mark({ outcome: 'not-yet' })}
             aria-label={`${person.name}: not yet`}
@@ -99,6 +106,7 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
           <Button
             size="lg"
             mih={64}
+            px="lg"
             variant="default"
             onClick={() => mark({ outcome: 'not-yet', exitControlled: false })}
             aria-label={`${person.name}: dropped out`}
@@ -108,6 +116,7 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
           <Button
             size="lg"
             mih={64}
+            px="lg"
             variant="default"
             onClick={() => mark({ outcome: 'stopped', endedBy: 'spent-arms' })}
             aria-label={`${person.name}: arms spent`}
@@ -118,6 +127,7 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
             <Button
               size="lg"
               mih={64}
+              px="lg"
               variant="subtle"
               c="var(--ink)"
               onClick={() => onUndo(last)}
