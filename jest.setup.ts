@@ -1,4 +1,3 @@
-import '@testing-library/jest-dom'
 import fc from 'fast-check'
 
 // One fixed seed: a property that fails here fails the same way on every machine.

@@ -14,7 +14,7 @@ const LoadSchema = z.strictObject(
 export type Load = z.infer<typeof LoadSchema>
 
 /** What fits on a card read from the floor. */
-export const CARD_LIMIT = 140
+const CARD_LIMIT = 140
 const sentence = z.string().min(1).max(CARD_LIMIT)
 
 /** A default with the range a teacher may move it in. */

@@ -39,7 +39,7 @@ export function ProfileForm({ initial }: { initial: ProfileValues }) {
       name,
       stature,
       breath,
-      measured: measured as Record<SegmentName, string>,
+      measured: measured,
     })
     setSaved(stored === true)
     if (stored) router.refresh()
