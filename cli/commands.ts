@@ -4,7 +4,8 @@ import { derivedLengths } from '@/core/body/derived'
 import { estimateBody, type Body } from '@/core/body/estimate'
 import type { Position } from '@/core/mechanics/position'
 import { POSITIONS, solvePosition } from '@/core/mechanics/positions/catalogue'
-import { library } from '@/core/practice/library'
+import { library, SHIPPED, type Library } from '@/core/practice/library'
+import { FAMILIES } from '@/core/practice/schema'
 import { solveSetup, SETUPS } from '@/core/setups/catalogue'
 import { METRIC } from '@/core/words/number'
 import { describeBody, describeSetup } from '@/core/words/refusal'
@@ -119,16 +120,20 @@ export const COMMANDS: readonly Command[] = [
   },
 ]
 
-/** Catalogues that `list` prints. */
+const CATALOGUES = Object.keys(SHIPPED) as (keyof Library)[]
+
+/** Catalogues that `list` prints: positions, progressions, and every list of the practice. */
 export const LISTS: Record<string, () => unknown> = {
   positions: () =>
     POSITIONS.map(({ id, name, parameters }) => ({ id, name, parameters: parameters.map(printParameter) })),
-  setups: () => library().setups,
-  stages: () => library().stages,
-  checks: () => library().checks,
-  faults: () => library().faults,
-  warmups: () => library().warmups,
-  counterposes: () => library().counterposes,
+  progressions: () =>
+    FAMILIES.map((family) => ({
+      family,
+      stages: library().stages.flatMap((s) =>
+        s.family === family ? [{ id: s.id, rung: s.rung, after: s.after }] : [],
+      ),
+    })),
+  ...Object.fromEntries(CATALOGUES.map((name) => [name, () => library()[name]])),
 }
 
 function printParameter({

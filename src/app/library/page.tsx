@@ -1,24 +1,39 @@
-import { List, ListItem, Stack, Text, Title } from '@mantine/core'
+import { Group, List, ListItem, Stack, Text, Title } from '@mantine/core'
 import type { Metadata } from 'next'
-import { stageCards } from '@/features/library/queries'
+import { FAMILY_NAMES, familyFrom, stageCards } from '@/features/library/queries'
 import { PageHead } from '@/ui/page-head'
+import { TextLink } from '@/ui/text-link'
 
 export const metadata: Metadata = { title: 'Library' }
 
-export default function LibraryPage() {
+export default async function LibraryPage({ searchParams }: { searchParams: Promise<{ family?: string }> }) {
+  const family = familyFrom((await searchParams).family)
   return (
     <>
       <PageHead
         title="What does each step ask?"
-        lead="The forearm-stand ladder: what to do, what to look for, what must be shown first."
+        lead="What to do, what to look for, the way out, and what must be shown first."
       />
+      <Group component="nav" aria-label="Families" mb="lg" gap="lg">
+        {Object.entries(FAMILY_NAMES).map(([code, name]) => (
+          <TextLink
+            key={code}
+            href={`/library?family=${code}`}
+            fw={code === family ? 700 : 400}
+            underline={code === family ? 'always' : 'hover'}
+            aria-current={code === family ? 'page' : undefined}
+          >
+            {name}
+          </TextLink>
+        ))}
+      </Group>
       <Stack>
-        {stageCards().map((stage) => (
+        {stageCards(family).map((stage) => (
           <section className="card" key={stage.id} aria-label={stage.name}>
             <Title order={2} fz="xl">
               {stage.name}{' '}
               <Text span c="dimmed" fw={400}>
-                {stage.sanskrit} {stage.id}
+                {stage.sanskrit} {stage.id}, rung {stage.rung}
               </Text>
             </Title>
             <Text>
@@ -30,9 +45,12 @@ export default function LibraryPage() {
             <Text>
               <strong>Say</strong> {stage.cue}
             </Text>
+            <Text>
+              <strong>Way out</strong> {stage.exits.join(', ')}
+            </Text>
             <Text c="dimmed">{stage.why}</Text>
             <Text size="sm" mt="xs">
-              Loads: {stage.load}
+              Loads: {stage.load}. Often seen: {stage.faults.join(', ').toLowerCase()}.
             </Text>
             {stage.gates.length > 0 ? (
               <List size="sm">

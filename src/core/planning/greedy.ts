@@ -1,7 +1,8 @@
 import { ok, refused, type Result } from '../result'
 import type { Library } from '../practice/library'
 import { findById } from '../practice/library'
-import type { Load, PracticeBlock } from '../practice/schema'
+import { callsFor } from '../practice/ask'
+import type { PracticeBlock } from '../practice/schema'
 import {
   CLASS_MINUTES,
   MOST_VERSIONS,
@@ -39,10 +40,10 @@ export function greedyPlan(practice: Library, brief: ClassBrief): Result<Plan, P
 
   const skill = assignVersions(practice, brief, 'skill')
   const wall = assignVersions(practice, brief, 'waves')
-  const load = heaviest(practice, [...skill.versions, ...wall.versions])
+  const versions = [...skill.versions, ...wall.versions]
   const totalS = minutes * 60
-  const warm = fitted(due(practice.warmups, load), totalS * WARM_UP_SHARE)
-  const counter = fitted(due(practice.counterposes, load), totalS / 6)
+  const warm = fitted(due(practice, practice.warmups, versions), totalS * WARM_UP_SHARE)
+  const counter = fitted(due(practice, practice.counterposes, versions), totalS / 6)
   const middleS = totalS - warm.seconds - counter.seconds - REST_S
   const skillS = roundTo(middleS * SKILL_SHARE, 30)
 
@@ -85,17 +86,14 @@ function skillBlock(startS: number, seconds: number, versions: readonly Version[
   }
 }
 
-/** The highest level of each tag that anybody will carry. */
-function heaviest(practice: Library, versions: readonly Version[]): Load {
-  const load: Record<string, number> = {}
-  for (const { stageId } of versions)
-    for (const [tag, level] of Object.entries(findById(practice.stages, stageId).load))
-      load[tag] = Math.max(load[tag] ?? 0, level)
-  return load
-}
-
-function due(blocks: readonly PracticeBlock[], load: Load): PracticeBlock[] {
-  return blocks.filter((block) => block.for.some(({ tag, level }) => (load[tag] ?? 0) >= level))
+/** Everything that somebody's stage calls for, each once: one block may serve several. */
+function due(
+  practice: Library,
+  blocks: readonly PracticeBlock[],
+  versions: readonly Version[],
+): PracticeBlock[] {
+  const stages = [...new Set(versions.map((v) => v.stageId))].map((id) => findById(practice.stages, id))
+  return blocks.filter((block) => stages.some((stage) => callsFor(stage, block)))
 }
 
 type Fitted = { items: { id: string; seconds: number }[]; seconds: number; wantedS: number }

@@ -1,4 +1,5 @@
 import { findById, type Library } from '../practice/library'
+import { callsFor } from '../practice/ask'
 import { withPredecessors } from '../readiness/ladder'
 import {
   OVERRIDE_REASONS,
@@ -121,15 +122,13 @@ function preparation(practice: Library, plan: Plan): Violation[] {
   const countered = ids('counterpose')
   const stages = [...new Set(plan.blocks.flatMap((block) => versionsOf(block).map((v) => v.stageId)))]
   return stages.flatMap((stageId) => {
-    const { load } = findById(practice.stages, stageId)
-    const wants = (block: Library['warmups'][number]): boolean =>
-      block.for.some(({ tag, level }) => (load[tag] ?? 0) >= level)
+    const stage = findById(practice.stages, stageId)
     return [
       ...practice.warmups
-        .filter((block) => wants(block) && !warmed.has(block.id))
+        .filter((block) => callsFor(stage, block) && !warmed.has(block.id))
         .map((block) => ({ code: 'load-without-warm-up' as const, stageId, warmupId: block.id })),
       ...practice.counterposes
-        .filter((block) => wants(block) && !countered.has(block.id))
+        .filter((block) => callsFor(stage, block) && !countered.has(block.id))
         .map((block) => ({ code: 'load-without-counterpose' as const, stageId, counterposeId: block.id })),
     ]
   })

@@ -1,68 +1,90 @@
 import { z } from 'zod'
-import checksData from './data/checks.json'
-import counterposesData from './data/counterposes.json'
-import faultsData from './data/faults.json'
-import setupsData from './data/setups.json'
-import fsData from './data/stages/fs.json'
-import warmupsData from './data/warmups.json'
-import {
-  BlockSchema,
-  CheckSchema,
-  FAMILIES,
-  FaultSchema,
-  SetupEntrySchema,
-  StageSchema,
-  type Family,
-  type Fault,
-  type PracticeBlock,
-  type ReadinessCheck,
-  type SetupEntry,
-  type Stage,
-} from './schema'
+import approaches from './data/approaches.json'
+import assists from './data/assists.json'
+import bundles from './data/bundles.json'
+import capabilities from './data/capabilities.json'
+import cautions from './data/cautions.json'
+import checks from './data/checks.json'
+import clashes from './data/clashes.json'
+import counterposes from './data/counterposes.json'
+import drills from './data/drills.json'
+import exits from './data/exits.json'
+import faults from './data/faults.json'
+import intake from './data/intake.json'
+import measures from './data/measures.json'
+import presets from './data/presets.json'
+import props from './data/props.json'
+import setups from './data/setups.json'
+import ad from './data/stages/ad.json'
+import cr from './data/stages/cr.json'
+import fs from './data/stages/fs.json'
+import hd from './data/stages/hd.json'
+import hs from './data/stages/hs.json'
+import pu from './data/stages/pu.json'
+import sh from './data/stages/sh.json'
+import substitutes from './data/substitutes.json'
+import warmups from './data/warmups.json'
+import * as schema from './schema'
+import { FAMILIES, type Family, type Stage } from './schema'
+
+const StagesSchema = z
+  .array(schema.StageSchema)
+  .transform((list) => list.map((stage): Stage => ({ ...stage, family: familyOf(stage.id) })))
+
+/** Every catalogue with its shape; the order within each is the order of the ladder or list. */
+const LibrarySchema = z.strictObject({
+  stages: StagesSchema,
+  setups: z.array(schema.SetupEntrySchema),
+  drills: z.array(schema.DrillSchema),
+  checks: z.array(schema.CheckSchema),
+  bundles: z.array(schema.BundleSchema),
+  faults: z.array(schema.FaultSchema),
+  warmups: z.array(schema.BlockSchema),
+  counterposes: z.array(schema.BlockSchema),
+  exits: z.array(schema.ExitSchema),
+  assists: z.array(schema.AssistSchema),
+  cautions: z.array(schema.CautionSchema),
+  intake: z.array(schema.IntakeSchema),
+  approaches: z.array(schema.ApproachSchema),
+  presets: z.array(schema.PresetSchema),
+  clashes: z.array(schema.ClashSchema),
+  props: z.array(schema.PropSchema),
+  substitutes: z.array(schema.SubstituteSchema),
+  measures: z.array(schema.MeasureSchema),
+  capabilities: z.array(schema.CapabilitySchema),
+})
 
 /** The practice as data: stages in the order of their ladders, and everything they point at. */
-export type Library = {
-  readonly stages: readonly Stage[]
-  readonly checks: readonly ReadinessCheck[]
-  readonly faults: readonly Fault[]
-  readonly warmups: readonly PracticeBlock[]
-  readonly counterposes: readonly PracticeBlock[]
-  readonly setups: readonly SetupEntry[]
-}
-
+export type Library = z.output<typeof LibrarySchema>
 /** Raw files before validation, so that a test or an override can change one. */
-export type LibrarySource = {
-  stages: unknown
-  checks: unknown
-  faults: unknown
-  warmups: unknown
-  counterposes: unknown
-  setups: unknown
-}
+export type LibrarySource = Record<keyof Library, unknown>
 
 /** The files that ship with the app. */
 export const SHIPPED: LibrarySource = {
-  stages: fsData,
-  checks: checksData,
-  faults: faultsData,
-  warmups: warmupsData,
-  counterposes: counterposesData,
-  setups: setupsData,
+  stages: [...pu, ...fs, ...hd, ...hs, ...cr, ...sh, ...ad],
+  setups,
+  drills,
+  checks,
+  bundles,
+  faults,
+  warmups,
+  counterposes,
+  exits,
+  assists,
+  cautions,
+  intake,
+  approaches,
+  presets,
+  clashes,
+  props,
+  substitutes,
+  measures,
+  capabilities,
 }
 
 /** Validates raw files. Throws on a malformed entry: a wrong shipped file is a bug, caught by the integrity test. */
 export function buildLibrary(source: LibrarySource): Library {
-  return {
-    stages: z
-      .array(StageSchema)
-      .parse(source.stages)
-      .map((stage) => ({ ...stage, family: familyOf(stage.id) })),
-    checks: z.array(CheckSchema).parse(source.checks),
-    faults: z.array(FaultSchema).parse(source.faults),
-    warmups: z.array(BlockSchema).parse(source.warmups),
-    counterposes: z.array(BlockSchema).parse(source.counterposes),
-    setups: z.array(SetupEntrySchema).parse(source.setups),
-  }
+  return LibrarySchema.parse(source)
 }
 
 let shipped: Library | undefined

@@ -4,6 +4,27 @@ import { z } from 'zod'
 const LOAD_TAGS = ['HB', 'NF', 'HBH', 'WB', 'FB', 'SE', 'FR', 'AC', 'SF', 'SX', 'ST', 'KN'] as const
 export type LoadTag = (typeof LOAD_TAGS)[number]
 
+/** What a drill trains (drills-and-checks.md A.1). */
+const CAPABILITIES = [
+  'WS',
+  'WE',
+  'SP',
+  'SF',
+  'SR',
+  'UB',
+  'BT',
+  'CC',
+  'HB',
+  'OB',
+  'HH',
+  'HX',
+  'NK',
+  'BC',
+  'KD',
+  'CF',
+  'HR',
+] as const
+
 const level = z.number().int().min(1).max(3)
 const LoadSchema = z.strictObject(
   Object.fromEntries(LOAD_TAGS.map((tag) => [tag, level.optional()])) as Record<
@@ -14,7 +35,7 @@ const LoadSchema = z.strictObject(
 export type Load = z.infer<typeof LoadSchema>
 
 /** What fits on a card read from the floor. */
-const CARD_LIMIT = 140
+export const CARD_LIMIT = 140
 const sentence = z.string().min(1).max(CARD_LIMIT)
 
 /** A default with the range a teacher may move it in. */
@@ -25,7 +46,7 @@ export type Ranged = z.infer<typeof RangedSchema>
 export const FAMILIES = ['PU', 'FS', 'HD', 'HS', 'CR', 'SH', 'AD'] as const
 export type Family = (typeof FAMILIES)[number]
 
-const RUNGS = ['a', 'b', 'c', 'd', 'e', 'f'] as const
+export const RUNGS = ['a', 'b', 'c', 'd', 'e', 'f'] as const
 
 /** Standing: what the body has shown. Tonight: sets today's ceiling. Planner: guaranteed by the plan (ruling 3). */
 const GateSchema = z.strictObject({
@@ -69,6 +90,8 @@ export const StageSchema = z.strictObject({
   cue: sentence,
   why: sentence,
   gates: z.array(GateSchema).default([]),
+  /** Why a stage asks for nothing of its own. */
+  noGates: sentence.optional(),
   dose: DoseSchema,
   faults: z.array(z.string()).default([]),
   exits: z.array(z.string()).min(1),
@@ -94,6 +117,7 @@ export const CheckSchema = z.strictObject({
   betterIs: z.enum(['more', 'less', 'yes', 'none']),
   /** Days a result still opens a gate. */
   freshDays: z.number().int().positive(),
+  life: z.enum(['standing', 'tonight', 'planner']),
   levels: z.array(z.string()).optional(),
   seconds: z.number().positive(),
 })
@@ -104,23 +128,139 @@ export const FaultSchema = z.strictObject({
   name: z.string().max(70),
   see: sentence,
   cue: sentence,
+  causes: z.array(z.enum(['mobility', 'strength', 'technique', 'fatigue', 'fear', 'setup'])).min(1),
+  setups: z.array(z.string()),
+  drills: z.array(z.string()),
+  noDrill: sentence.optional(),
+  then: z.enum(['continue', 'step back', 'fix first', 'stop']),
   severity: z.number().int().min(1).max(3),
 })
 export type Fault = z.infer<typeof FaultSchema>
 
-/** A warm-up block, a counterpose or a rest, with what calls for it. */
+export const DrillSchema = z.strictObject({
+  id: z.string().startsWith('DR-'),
+  name: z.string().max(60),
+  sanskrit: z.string().max(60).optional(),
+  theme: z.string(),
+  place: z.string(),
+  sides: z.string(),
+  minutes: z.number().positive(),
+  /** Capability weights 1–3; absent is 0. */
+  for: z.partialRecord(z.enum(CAPABILITIES), z.number().int().min(0).max(3)),
+  /** Fatigue by joint 0–3. */
+  fatigue: z.record(z.string(), z.number().int().min(0).max(3)),
+  load: LoadSchema,
+  setups: z.array(z.string()),
+  props: z.array(z.string()),
+  do: sentence,
+  lookFor: sentence,
+  dose: DoseSchema,
+  after: z.array(z.string()),
+  before: z.array(z.string()),
+  notJustBeforeAttempts: z.boolean(),
+  faults: z.array(z.string()),
+})
+export type Drill = z.infer<typeof DrillSchema>
+
+/** A warm-up block or counterpose, with the loads or stages that call for it. */
 export const BlockSchema = z.strictObject({
   id: z.string(),
   name: z.string().max(60),
   do: sentence,
   minutes: z.number().positive(),
-  /** Load tags that need this block before (warm-up) or after (counterpose). */
-  for: z.array(z.strictObject({ tag: z.enum(LOAD_TAGS), level: z.number().int().min(1).max(3) })).default([]),
+  least: z.number().positive().optional(),
+  most: z.number().positive().optional(),
+  for: z.array(z.strictObject({ tag: z.enum(LOAD_TAGS), level })),
+  stages: z.array(z.string()),
+  drills: z.array(z.string()),
 })
 export type PracticeBlock = z.infer<typeof BlockSchema>
 
 export const SetupEntrySchema = z.strictObject({
   id: z.string().startsWith('SETUP-'),
   name: z.string().max(60),
+  place: sentence,
+  bill: z.array(
+    z.strictObject({ prop: z.string(), count: z.number().int().positive(), optional: z.boolean() }),
+  ),
+  /** Lengths of the body that place it. */
+  drives: z.array(z.string()),
+  noDrive: sentence.optional(),
+  prevents: z.array(z.string()),
+  more: z.array(z.string()),
+  less: z.array(z.string()),
 })
 export type SetupEntry = z.infer<typeof SetupEntrySchema>
+
+export const ExitSchema = z.strictObject({
+  id: z.string().startsWith('EX-'),
+  name: z.string().max(40),
+  do: sentence,
+  load: LoadSchema,
+})
+export const AssistSchema = z.strictObject({
+  id: z.string().startsWith('AS-'),
+  name: z.string().max(40),
+  do: sentence,
+  touch: z.boolean(),
+})
+
+const ACTIONS = ['stop', 'avoid', 'modify', 'watch'] as const
+export const CautionSchema = z.strictObject({
+  id: z.string().regex(/^[A-Z]{2}\d$/),
+  conditions: z.array(z.string()),
+  action: z.enum(ACTIONS),
+  tags: z.array(z.strictObject({ tag: z.enum(LOAD_TAGS), level: z.number().int().min(1).max(3) })),
+  noTags: sentence.optional(),
+  mostSeconds: z.number().positive().optional(),
+  recheck: z.enum(['class', 'days', 'until-cleared']),
+  recheckDays: z.number().positive().optional(),
+  instead: sentence,
+})
+export const IntakeSchema = z.strictObject({
+  id: z.string(),
+  question: sentence,
+  followUp: z.string().max(CARD_LIMIT),
+  sets: z.array(z.string()).min(1),
+})
+
+export const ApproachSchema = z.strictObject({
+  id: z.string().regex(/^A\d\d$/),
+  key: z.string(),
+  question: sentence,
+  scopes: z.array(z.enum(['P', 'T', 'C', 'S'])).min(1),
+  options: z.array(z.strictObject({ id: z.string(), reason: sentence, cost: sentence })).min(2),
+  default: z.string(),
+  stages: z.array(z.string()),
+})
+export const PresetSchema = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  choices: z.record(z.string(), z.string()),
+})
+const choice = z.strictObject({ approach: z.string(), option: z.string() })
+export const ClashSchema = z.strictObject({ a: choice, b: choice, problem: z.string() })
+export const PropSchema = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  sizeCm: z.array(z.number().positive()),
+  kind: z.string(),
+})
+export const SubstituteSchema = z.strictObject({ for: z.string(), use: sentence, never: sentence })
+export const MeasureSchema = z.strictObject({
+  id: z.string().regex(/^M\d+$/),
+  name: z.string(),
+  ratio: z.number().positive().nullable(),
+  errorCm: z.number().positive().nullable(),
+})
+/** What a drill trains; `needsProp` says why no drill without props exists for it. */
+export const CapabilitySchema = z.strictObject({
+  id: z.enum(CAPABILITIES),
+  name: z.string(),
+  needsProp: sentence.optional(),
+})
+export const BundleSchema = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  checks: z.array(z.string()).min(2),
+})

@@ -1,7 +1,7 @@
 import type { Stage } from '../practice/schema'
 
 /** Whether a stage is the one named, or a branch of the rung named (`FS-10` is met by FS-10a). */
-function answersTo(stageId: string, name: string): boolean {
+export function answersTo(stageId: string, name: string): boolean {
   return stageId === name || (/-\d\d$/.test(name) && stageId.replace(/[a-f]$/, '') === name)
 }
 

@@ -1,5 +1,5 @@
 import type { PlanRefusal } from '../planning/greedy'
-import type { OverrideReason, PlanBlock, PlanWarning } from '../planning/plan'
+import type { PlanBlock, PlanWarning } from '../planning/plan'
 import type { Violation } from '../planning/validate'
 import { findById, type Library } from '../practice/library'
 import { count } from './number'
@@ -12,14 +12,6 @@ export const BLOCK_TITLE: Record<PlanBlock['kind'], string> = {
   waves: 'At the wall, in turns',
   counterpose: 'Counterposes',
   rest: 'Rest',
-}
-
-/** Chips for a version chosen above the decision. */
-export const OVERRIDE_WORD: Record<OverrideReason, string> = {
-  'seen-it': 'Seen it',
-  'knows-own-body': 'Knows own body',
-  'spotter-beside': 'Spotter beside',
-  other: 'Other',
 }
 
 /** A plan that cannot be made. */

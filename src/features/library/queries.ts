@@ -1,5 +1,6 @@
 import 'server-only'
 import { findById, library } from '@/core/practice/library'
+import { FAMILIES, type Family } from '@/core/practice/schema'
 import { describeLoad } from '@/core/words/load'
 import { threshold } from '@/core/words/reason'
 
@@ -13,23 +14,47 @@ export type StageCard = {
   why: string
   gates: string[]
   load: string
+  rung: string
+  exits: string[]
+  faults: string[]
 }
 
-/** Every stage as a card, in ladder order. */
-export function stageCards(): StageCard[] {
+/** The families to pick from, named by their board column. */
+export const FAMILY_NAMES: Record<Family, string> = {
+  PU: 'Low push-up',
+  FS: 'Forearm stand',
+  HD: 'Headstand',
+  HS: 'Handstand',
+  CR: 'Crow',
+  SH: 'Shoulder stand',
+  AD: 'Advanced',
+}
+
+/** The family in a link, or forearm stand. */
+export function familyFrom(text: string | undefined): Family {
+  return FAMILIES.find((family) => family === text) ?? 'FS'
+}
+
+/** The stages of a family as cards, in ladder order. */
+export function stageCards(family: Family): StageCard[] {
   const practice = library()
-  return practice.stages.map(({ id, name, sanskrit = '', do: doing, lookFor, cue, why, gates, load }) => ({
-    id,
-    name,
-    sanskrit,
-    do: doing,
-    lookFor,
-    cue,
-    why,
-    gates: gates.map((gate) => {
-      const check = findById(practice.checks, gate.check)
-      return `${check.name} ${threshold(gate, check)}`
-    }),
-    load: describeLoad(load),
-  }))
+  return practice.stages
+    .filter((stage) => stage.family === family)
+    .map(({ id, name, sanskrit = '', do: doing, lookFor, cue, why, gates, load, rung, exits, faults }) => ({
+      id,
+      name,
+      sanskrit,
+      do: doing,
+      lookFor,
+      cue,
+      why,
+      gates: gates.map((gate) => {
+        const check = findById(practice.checks, gate.check)
+        return `${check.name} ${threshold(gate, check)}`
+      }),
+      load: describeLoad(load),
+      rung,
+      exits: exits.map((exit) => findById(practice.exits, exit).name),
+      faults: faults.slice(0, 4).map((fault) => findById(practice.faults, fault).name),
+    }))
 }

@@ -1,0 +1,10 @@
+import { answersTo } from '../readiness/ladder'
+import type { PracticeBlock, Stage } from './schema'
+
+/** Whether a stage calls for a warm-up or counterpose: by the level of a load it carries, or by name. */
+export function callsFor(stage: Pick<Stage, 'id' | 'load'>, block: PracticeBlock): boolean {
+  return (
+    block.for.some(({ tag, level }) => (stage.load[tag] ?? 0) >= level) ||
+    block.stages.some((name) => answersTo(stage.id, name))
+  )
+}

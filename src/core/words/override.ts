@@ -1,0 +1,9 @@
+import type { OverrideReason } from '../planning/plan'
+
+/** Chips for a version chosen above the decision. */
+export const OVERRIDE_WORD: Record<OverrideReason, string> = {
+  'seen-it': 'Seen it',
+  'knows-own-body': 'Knows own body',
+  'spotter-beside': 'Spotter beside',
+  other: 'Other',
+}
