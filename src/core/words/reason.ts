@@ -38,7 +38,7 @@ export function describeReason(reason: Reason, practice: Library): string {
 /** A gate with what was asked and what was seen. */
 export function describeGate(result: GateResult, practice: Library): string {
   const check = findById(practice.checks, result.gate.check)
-  const asked = `${check.name} ${threshold(result.gate, check)}`
+  const asked = describeAsked(result.gate, check)
   const seen =
     result.value === null
       ? ''
@@ -68,12 +68,12 @@ function notCounted(result: GateResult): string {
   return result.notCounted === 'unwatched' ? ' (nobody watched)' : ''
 }
 
-/** `≥ 30 s each side`, `yes`. */
-export function threshold(gate: Gate, check: ReadinessCheck): string {
-  if (gate.op === 'yes') return 'yes'
-  if (gate.op === 'recorded') return 'known'
+/** What a gate asks: `Dolphin hold at least 30 s`; a yes-or-no check asks for its own name. */
+export function describeAsked(gate: Gate, check: ReadinessCheck): string {
+  if (gate.op === 'yes') return check.name
+  if (gate.op === 'recorded') return `${check.name}, known`
   const sign = gate.op === '>=' ? 'at least' : 'at most'
-  return `${sign} ${shown(check, gate.value ?? 0)}${gate.side === 'each' ? ' each side' : ''}`
+  return `${check.name} ${sign} ${shown(check, gate.value ?? 0)}${gate.side === 'each' ? ' each side' : ''}`
 }
 
 /** A value with its unit. */

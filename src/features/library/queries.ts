@@ -2,7 +2,7 @@ import 'server-only'
 import { findById, library } from '@/core/practice/library'
 import { FAMILIES, type Family } from '@/core/practice/schema'
 import { describeLoad } from '@/core/words/load'
-import { threshold } from '@/core/words/reason'
+import { describeAsked } from '@/core/words/reason'
 
 export type StageCard = {
   id: string
@@ -50,7 +50,7 @@ export function stageCards(family: Family): StageCard[] {
       why,
       gates: gates.map((gate) => {
         const check = findById(practice.checks, gate.check)
-        return `${check.name} ${threshold(gate, check)}`
+        return describeAsked(gate, check)
       }),
       load: describeLoad(load),
       rung,

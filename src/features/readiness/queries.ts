@@ -39,8 +39,15 @@ export function viewDecision(decision: Decision): DecisionView {
   }
 }
 
-function summaryOf({ outcome }: Decision, reasons: readonly string[], missing: readonly string[]): string {
-  if (outcome === 'offer') return 'Everything asked for has been shown.'
+function summaryOf(
+  { outcome, reasons: codes }: Decision,
+  reasons: readonly string[],
+  missing: readonly string[],
+): string {
+  if (outcome === 'offer')
+    return codes.some((r) => r.code === 'no-gates')
+      ? 'Nothing to prove first.'
+      : 'Everything asked for has been shown.'
   if (outcome === 'step-back') return reasons[0] ?? ''
   return missing[0] ?? reasons.at(-1) ?? ''
 }

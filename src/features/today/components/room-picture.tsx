@@ -15,7 +15,7 @@ export function RoomPicture({ spots, bays, wallBays }: Props) {
   const rows = Math.ceil(waiting.length / perRow)
   const height = 134 + rows * (MAT.height + MAT.gapY)
   return (
-    <figure className={classes.figure}>
+    <figure className={classes.figure} tabIndex={0} aria-label="The room">
       <svg
         viewBox={`-8 -8 ${width + 16} ${height + 16}`}
         role="img"
