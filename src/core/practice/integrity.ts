@@ -11,6 +11,7 @@ const RULES = {
   'gates-fit-checks': gatesFitChecks,
   'ladder-acyclic': ladderAcyclic,
   'ladder-reachable': ladderReachable,
+  'approach-shows': approachShows,
   'stage-complete': stageComplete,
   'exit-usable': exitUsable,
   'fault-mendable': faultMendable,
@@ -89,7 +90,9 @@ function idsResolve(p: Library): Found[] {
       ...dangling(b.id, b.drills, drill),
     ]),
     ...p.bundles.flatMap((b) => dangling(b.id, b.checks, check)),
-    ...p.approaches.flatMap((a) => dangling(a.id, a.stages, isStage)),
+    ...p.approaches.flatMap((a) =>
+      dangling(a.id, [...a.stages, ...a.options.flatMap((o) => o.hides)], isStage),
+    ),
     ...[
       ...p.presets.map((x) => [x.id, Object.entries(x.choices)] as const),
       ...p.clashes.map((c) => [c.problem, [c.a, c.b].map((x) => [x.approach, x.option] as const)] as const),
@@ -164,6 +167,38 @@ function ladderReachable(p: Library): Found[] {
     grew = reached.size > before
   }
   return p.stages.filter((s) => !reached.has(s.id)).map((s) => ({ at: s.id, detail: 'nothing leads here' }))
+}
+
+/**
+ * Under the defaults and under every preset, a visible stage has a visible one to come from; and no question hides a
+ * stage whatever is answered.
+ */
+function approachShows(p: Library): Found[] {
+  const settings = [{ id: 'defaults', choices: {} as Record<string, string> }, ...p.presets]
+  const stranded = settings.flatMap(({ id, choices }) => {
+    const hidden = hiddenUnder(p, choices)
+    return p.stages
+      .filter((stage) => !hidden.has(stage.id))
+      .filter((stage) => {
+        const before = predecessors(p, stage)
+        return before.length > 0 && before.every((b) => hidden.has(b.id))
+      })
+      .map((stage) => ({ at: stage.id, detail: `only hidden stages lead here under ${id}` }))
+  })
+  const never = p.approaches.flatMap((a) => {
+    const [first, ...rest] = a.options
+    return (first?.hides ?? [])
+      .filter((stage) => rest.every((o) => o.hides.includes(stage)))
+      .map((at) => ({ at, detail: `${a.id} hides it always` }))
+  })
+  return [...stranded, ...never]
+}
+
+/** Stages not offered under a set of choices; questions left open take their default. */
+export function hiddenUnder(p: Library, choices: Readonly<Record<string, string>>): ReadonlySet<string> {
+  return new Set(
+    p.approaches.flatMap((a) => a.options.find((o) => o.id === (choices[a.id] ?? a.default))?.hides ?? []),
+  )
 }
 
 function stageComplete(p: Library): Found[] {

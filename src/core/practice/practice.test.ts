@@ -68,6 +68,23 @@ describe('each rule finds what is planted', () => {
       'a foot that waits for its own head',
       edit('stages', 'PU-01', { after: { all: ['PU-09'] } }),
     ],
+    [
+      'approach-shows',
+      'a stage that only a hidden one leads to',
+      edit('stages', 'HD-03', { after: { all: ['HD-02'] } }),
+    ],
+    [
+      'approach-shows',
+      'a question that hides a stage whatever is answered',
+      edit('approaches', 'A42', {
+        options: ['all', 'gated', 'purpose'].map((id) => ({
+          id,
+          reason: 'A reason',
+          cost: 'A cost',
+          hides: ['FS-04'],
+        })),
+      }),
+    ],
     ['stage-complete', 'no gates without a reason', edit('stages', 'FS-01', { noGates: undefined })],
     ['exit-usable', 'a roll out of a plank', edit('stages', 'PU-04', { exits: ['EX-roll-tuck'] })],
     ['fault-mendable', 'no drill without a reason', edit('faults', 'FT-elbow-splay', { drills: [] })],

@@ -229,7 +229,16 @@ export const ApproachSchema = z.strictObject({
   key: z.string(),
   question: sentence,
   scopes: z.array(z.enum(['P', 'T', 'C', 'S'])).min(1),
-  options: z.array(z.strictObject({ id: z.string(), reason: sentence, cost: sentence })).min(2),
+  options: z
+    .array(
+      z.strictObject({
+        id: z.string(),
+        reason: sentence,
+        cost: sentence,
+        hides: z.array(z.string()).default([]),
+      }),
+    )
+    .min(2),
   default: z.string(),
   stages: z.array(z.string()),
 })
