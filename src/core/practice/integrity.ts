@@ -195,7 +195,7 @@ function approachShows(p: Library): Found[] {
 }
 
 /** Stages not offered under a set of choices; questions left open take their default. */
-export function hiddenUnder(p: Library, choices: Readonly<Record<string, string>>): ReadonlySet<string> {
+function hiddenUnder(p: Library, choices: Readonly<Record<string, string>>): ReadonlySet<string> {
   return new Set(
     p.approaches.flatMap((a) => a.options.find((o) => o.id === (choices[a.id] ?? a.default))?.hides ?? []),
   )

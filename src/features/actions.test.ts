@@ -1,0 +1,332 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { seeded, uuidAt } from '@/core/simulate/random'
+import type { Answer } from './answer'
+
+jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
+
+const folder = mkdtempSync(path.join(tmpdir(), 'levitar-actions-'))
+process.env.LEVITAR_DATA = folder
+process.env.LEVITAR_NOW = '2026-03-10T17:00:00Z'
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+// Loaded after the data folder is set: the connection is opened once, on first use.
+const load = async () => ({
+  students: await import('./students/actions'),
+  studentQueries: await import('./students/queries'),
+  readiness: await import('./readiness/actions'),
+  readinessQueries: await import('./readiness/queries'),
+  plans: await import('./plans/actions'),
+  planQueries: await import('./plans/queries'),
+  teaching: await import('./teaching/actions'),
+  teachingQueries: await import('./teaching/queries'),
+  today: await import('./today/actions'),
+  todayQueries: await import('./today/queries'),
+  studio: await import('./studio/actions'),
+  studioQueries: await import('./studio/queries'),
+})
+let app: Awaited<ReturnType<typeof load>>
+beforeAll(async () => {
+  app = await load()
+})
+
+const random = seeded(11)
+const v7 = (): string => uuidAt(random, Date.parse('2026-03-10T17:00:00Z'))
+const DEVICE = v7()
+let sequence = 0
+const stamp = () => {
+  sequence += 1
+  return {
+    id: v7(),
+    deviceId: DEVICE,
+    deviceSeq: sequence,
+    hlc: `${(1000 + sequence).toString(36).padStart(9, '0')}-0000-${DEVICE}`,
+  }
+}
+const ids = Array.from({ length: 60 }, () => v7())
+const value = <T>(answer: Answer<T>): T => {
+  if (!answer.ok) throw new Error(answer.problems.map((p) => p.message).join(' '))
+  return answer.value
+}
+const refusedAt = (answer: Answer<unknown>): string[] => (answer.ok ? [] : answer.problems.map((p) => p.path))
+const byName = (name: string) => {
+  const found = app.studentQueries.studentLists().current.find((s) => s.name === name)
+  if (!found) throw new Error(`nobody called ${name}`)
+  return found
+}
+const result = (studentId: string, part: object = {}) => ({
+  ...stamp(),
+  studentId,
+  checkId: 'CK-dolphin-hold',
+  single: '34',
+  aided: false,
+  valid: true,
+  watched: true,
+  faults: [],
+  note: '',
+  replaces: null,
+  ...part,
+})
+
+describe('from nothing', () => {
+  it('starts empty and asks for names, then for the room', async () => {
+    expect(app.todayQueries.todayData()).toEqual({ state: 'empty', people: 0, wallSet: false })
+    const added = value(
+      await app.students.addPastedNames({ text: 'Ines Calder\nTomas Reyle\nWren Haskett\nOdile Voss', ids }),
+    )
+    expect(added).toEqual({ added: 4, known: 0 })
+    expect(refusedAt(await app.today.startRoom({ wall: '1 m', blocks: '', straps: '' }))).toEqual(['wall'])
+    expect(refusedAt(await app.today.startRoom({ wall: '7.2 m', blocks: 'some', straps: '' }))).toEqual([
+      'blocks',
+    ])
+    value(await app.today.startRoom({ wall: '7.2 m', blocks: '6', straps: '2' }))
+    expect(app.todayQueries.todayData()).toEqual({ state: 'no-class', people: 4, bays: 6 })
+  })
+  it('adds the same paste once, and known names not at all', async () => {
+    expect(
+      value(
+        await app.students.addPastedNames({ text: 'Ines Calder\nPriya Dunmore', ids: ids.map(() => v7()) }),
+      ),
+    ).toEqual({ added: 1, known: 1 })
+    expect(app.studentQueries.studentLists().current).toHaveLength(5)
+  })
+  it.each([
+    ['', 'text'],
+    ['Ines\n🤸', 'text'],
+    [
+      Array.from({ length: 61 }, (_, i) => `Person ${'abcdefghijklmnopqrstuvwxyz'[i % 26] ?? ''}${i}`).join(
+        '\n',
+      ),
+      'text',
+    ],
+  ])('refuses a list that is empty, wrong or endless', async (text, at) => {
+    expect(refusedAt(await app.students.addPastedNames({ text, ids }))).toEqual([at])
+  })
+})
+
+describe('one person', () => {
+  const profile = (part: object = {}) => ({
+    id: byName('Ines Calder').id,
+    name: 'Ines Calder',
+    stature: '168',
+    breath: '4.5',
+    measured: {},
+    ...part,
+  })
+
+  it('stores a profile and shows it as it was typed', async () => {
+    value(await app.students.saveStudent(profile({ measured: { upperArm: '30.5' } })))
+    const stored = byName('Ines Calder')
+    expect(stored).toMatchObject({ statureCm: 168, breathS: 4.5, measured: { upperArm: 30.5 } })
+    expect(app.studentQueries.profileValues(stored)).toMatchObject({
+      stature: '168 cm',
+      breath: '4.5',
+      measured: { upperArm: '30.5 cm' },
+    })
+  })
+  it('keeps the exact number when a rounded one is sent back untouched', async () => {
+    value(await app.studio.setUnits('in'))
+    const shown = app.studentQueries.profileValues(byName('Ines Calder'))
+    expect(shown.stature).toBe('5 ft 6 in')
+    value(await app.students.saveStudent(profile({ stature: shown.stature, measured: shown.measured })))
+    expect(byName('Ines Calder')).toMatchObject({ statureCm: 168, measured: { upperArm: 30.5 } })
+    value(await app.studio.setUnits('cm'))
+  })
+  it.each([
+    [{ name: '' }, 'name'],
+    [{ stature: '1680' }, 'stature'],
+    [{ stature: `5'13"` }, 'stature'],
+    [{ breath: '-1' }, 'breath'],
+    [{ measured: { hand: 'long' } }, 'measured.hand'],
+    [{ measured: { hand: '60' } }, 'measured.hand'],
+    [{ stature: '', measured: { hand: '18' } }, 'stature'],
+    [{ id: 'nonsense' }, 'id'],
+  ])('refuses %p beside its field and stores nothing', async (part, at) => {
+    const before = byName('Ines Calder')
+    expect(refusedAt(await app.students.saveStudent(profile(part)))).toEqual([at])
+    expect(byName('Ines Calder')).toEqual(before)
+  })
+  it('archives and brings back', async () => {
+    const { id } = byName('Priya Dunmore')
+    value(await app.students.archive({ id, back: false }))
+    expect(app.studentQueries.studentLists().archived.map((s) => s.name)).toEqual(['Priya Dunmore'])
+    value(await app.students.archive({ id, back: true }))
+    expect(refusedAt(await app.students.archive({ id: v7(), back: true }))).toEqual([''])
+  })
+  it('adds one, once', async () => {
+    const one = { id: v7(), name: 'Maud Ferrier', stature: `5'1"` }
+    value(await app.students.addOne(one))
+    value(await app.students.addOne(one))
+    expect(app.studentQueries.studentLists().current.filter((s) => s.name === 'Maud Ferrier')).toHaveLength(1)
+    expect(refusedAt(await app.students.addOne({ ...one, id: v7(), stature: 'tall' }))).toEqual(['stature'])
+  })
+})
+
+describe('results and decisions', () => {
+  it('stores a result once however often it is sent', async () => {
+    const input = result(byName('Wren Haskett').id)
+    value(await app.readiness.recordObservation(input))
+    value(await app.readiness.recordObservation(input))
+    expect(app.readinessQueries.personReadiness(input.studentId)?.history).toHaveLength(1)
+  })
+  it('a correction stands in for the earlier entry; a withdrawal leaves nothing', async () => {
+    const { id } = byName('Wren Haskett')
+    const [first] = app.readinessQueries.personReadiness(id)!.history
+    value(await app.readiness.recordObservation(result(id, { single: '20', replaces: first!.id })))
+    const [corrected] = app.readinessQueries.personReadiness(id)!.history
+    expect(corrected).toMatchObject({ result: '20 s', corrects: true })
+    value(
+      await app.readiness.withdrawObservation({ ...stamp(), studentId: id, observationId: corrected!.id }),
+    )
+    expect(app.readinessQueries.personReadiness(id)!.history).toEqual([])
+  })
+  it.each([
+    [{ single: '' }, 'single'],
+    [{ single: '-3' }, 'single'],
+    [{ single: '4000' }, 'single'],
+    [{ single: 'long' }, 'single'],
+    [{ checkId: 'CK-trapeze' }, 'checkId'],
+    [{ note: 'n'.repeat(281) }, 'note'],
+    [{ faults: ['FT-trapeze'] }, 'faults'],
+    [{ studentId: v7() }, ''],
+    [{ replaces: v7() }, ''],
+    [{ checkId: 'CK-leg-lift-forearm', left: '5', right: '' }, 'right'],
+  ])('refuses %p', async (part, at) => {
+    expect(refusedAt(await app.readiness.recordObservation(result(byName('Wren Haskett').id, part)))).toEqual(
+      [at],
+    )
+    expect(app.readinessQueries.personReadiness(byName('Wren Haskett').id)!.history).toEqual([])
+  })
+  it('places by eye, shows it on the board with its reasons, and takes it back', async () => {
+    const { id } = byName('Tomas Reyle')
+    value(await app.readiness.placeByEye({ ...stamp(), studentId: id, stageId: 'FS-05' }))
+    expect(app.readinessQueries.board().find((r) => r.id === id)?.decision.reasons[0]).toBe(
+      'Placed by eye at Dolphin, one leg lifted (FS-05) on 10 Mar 2026.',
+    )
+    value(await app.readiness.placeByEye({ ...stamp(), studentId: id, stageId: null }))
+    expect(app.readinessQueries.personReadiness(id)?.placed).toBe(false)
+    expect(
+      refusedAt(await app.readiness.placeByEye({ ...stamp(), studentId: id, stageId: 'FS-99' })),
+    ).toEqual(['stageId'])
+  })
+})
+
+describe('a class', () => {
+  const classId = v7()
+  const record = (part: object = {}) => ({
+    id: classId,
+    title: 'First evening',
+    day: '2026-03-10',
+    startTime: '18:30',
+    minutes: '30',
+    bays: 2,
+    roster: ['Ines Calder', 'Tomas Reyle', 'Wren Haskett'].map((n) => byName(n).id),
+    ...part,
+  })
+  it.each([
+    [{ title: ' ' }, 'title'],
+    [{ day: 'soon' }, 'day'],
+    [{ startTime: '25:00' }, 'startTime'],
+    [{ minutes: '5' }, 'minutes'],
+    [{ bays: 0 }, 'bays'],
+    [{ roster: [] }, 'roster'],
+  ])('refuses %p', async (part, at) => {
+    expect(refusedAt(await app.plans.createClass(record(part)))).toEqual([at])
+  })
+  it('is planned, changed by hand, taught, ended, and says what changed', async () => {
+    const { id: ines } = byName('Ines Calder')
+    value(await app.plans.createClass(record()))
+    expect(app.planQueries.planView(classId)).toMatchObject({ planned: true, people: 3, violations: [] })
+    expect(app.todayQueries.todayData()).toMatchObject({
+      state: 'class',
+      id: classId,
+      isToday: true,
+      planned: true,
+    })
+
+    value(
+      await app.plans.setVersion({
+        id: classId,
+        studentId: ines,
+        part: 'waves',
+        stageId: 'FS-09',
+        reason: 'spotter-beside',
+      }),
+    )
+    expect(app.planQueries.planView(classId)?.violations).toEqual([
+      'Ines Calder: Dolphin hops (FS-09) is your call, above what is recorded.',
+    ])
+    value(await app.plans.clearVersion({ id: classId, studentId: ines, part: 'waves' }))
+    expect(app.planQueries.planView(classId)?.violations).toEqual([])
+
+    const event = (kind: 'started' | 'block' | 'ended', blockIndex = 0) => ({
+      ...stamp(),
+      classId,
+      kind,
+      atMs: 1_000_000 + sequence,
+      blockIndex,
+    })
+    value(await app.teaching.recordEvent(event('started')))
+    expect(refusedAt(await app.plans.planAgain({ id: classId }))).toEqual([''])
+    const attempt = {
+      ...stamp(),
+      classId,
+      studentId: ines,
+      stageId: 'FS-01',
+      level: 'practised' as const,
+      outcome: 'clean' as const,
+      exitControlled: true,
+      help: 'alone' as const,
+      faults: [],
+      endedBy: null,
+      replaces: null,
+      withdrawn: false,
+    }
+    value(await app.teaching.recordAttempt(attempt))
+    value(await app.teaching.recordAttempt(attempt))
+    expect(
+      refusedAt(
+        await app.teaching.recordAttempt({ ...attempt, ...stamp(), studentId: byName('Odile Voss').id }),
+      ),
+    ).toEqual([''])
+    expect(app.teachingQueries.teachData(classId)?.recorded).toHaveLength(1)
+    expect(value(await app.teaching.recordEvent(event('ended')))).toBe('ended')
+
+    const changes = app.teachingQueries.changesOf(classId)
+    expect(changes?.changes[0]).toMatchObject({ name: 'Ines Calder', changed: true, from: 'offer' })
+    expect(changes?.changes[0]?.after.standing).toBe('Forearm table (FS-01)')
+    expect(app.teachingQueries.endedClasses()).toMatchObject([
+      { title: 'First evening', changed: 1, people: 3 },
+    ])
+
+    // A tap that arrives after the end still counts.
+    value(await app.teaching.recordAttempt({ ...attempt, ...stamp(), studentId: byName('Tomas Reyle').id }))
+    expect(app.teachingQueries.endedClasses()[0]?.changed).toBe(2)
+  })
+})
+
+describe('the studio', () => {
+  const room = {
+    name: 'The Boathouse Room',
+    teacher: 'Ottoline Marsh',
+    assistant: '',
+    wall: '720',
+    bays: '5',
+    straps: '6',
+    blocks: '12',
+  }
+  it('saves the room and reads it back in the units in use', async () => {
+    value(await app.studio.saveRoom(room))
+    expect(app.studioQueries.roomValues()).toEqual({ ...room, wall: '720 cm' })
+    expect(app.studioQueries.shellData()).toMatchObject({ studioName: 'The Boathouse Room', units: 'cm' })
+  })
+  it.each([
+    [{ wall: 'long' }, 'wall'],
+    [{ bays: '2.5' }, 'bays'],
+    [{ blocks: '-1' }, 'blocks'],
+    [{ name: 'x'.repeat(81) }, 'name'],
+  ])('refuses %p', async (part, at) => {
+    expect(refusedAt(await app.studio.saveRoom({ ...room, ...part }))).toEqual([at])
+  })
+})
