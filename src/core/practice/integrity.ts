@@ -15,6 +15,7 @@ const RULES = {
   'stage-complete': stageComplete,
   'exit-usable': exitUsable,
   'fault-mendable': faultMendable,
+  'drill-varies': drillVaries,
   'capability-drilled': capabilityDrilled,
   'rungs-covered': rungsCovered,
   'approach-default': approachDefault,
@@ -226,6 +227,13 @@ function faultMendable(p: Library): Found[] {
   return p.faults
     .filter((f) => f.drills.length === 0 && !f.noDrill)
     .map((f) => ({ at: f.id, detail: 'no drill and no reason why' }))
+}
+
+/** Every drill can be made easier or harder. */
+function drillVaries(p: Library): Found[] {
+  return p.drills
+    .filter((d) => !d.easier && !d.harder)
+    .map((d) => ({ at: d.id, detail: 'no variant either way' }))
 }
 
 /** Every capability has a drill that needs nothing from the cupboard, or says why not. */

@@ -108,6 +108,11 @@ describe('each rule finds what is planted', () => {
         ),
       },
     ],
+    [
+      'drill-varies',
+      'a drill with one way only',
+      edit('drills', 'DR-puppy', { easier: undefined, harder: undefined }),
+    ],
     ['approach-default', 'a default that is no option', edit('approaches', 'A01', { default: 'ceiling' })],
     ['caution-effect', 'a rule without effect', edit('cautions', 'BP1', { tags: [] })],
     ['setup-driven', 'a setup placed by nothing', edit('setups', 'SETUP-wall-l-hand', { drives: [] })],

@@ -155,6 +155,9 @@ export const DrillSchema = z.strictObject({
   do: sentence,
   lookFor: sentence,
   dose: DoseSchema,
+  /** The same purpose with less or more load; absent where there is none. */
+  easier: sentence.optional(),
+  harder: sentence.optional(),
   after: z.array(z.string()),
   before: z.array(z.string()),
   notJustBeforeAttempts: z.boolean(),
