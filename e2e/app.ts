@@ -65,7 +65,7 @@ export class App {
   /** Ends the process at once, as a power cut would. */
   async kill(): Promise<void> {
     const { child } = this
-    if (!child || child.exitCode !== null) return
+    if (!child || child.exitCode !== null || child.signalCode !== null) return
     const gone = new Promise((resolve) => child.once('exit', resolve))
     child.kill('SIGKILL')
     await gone

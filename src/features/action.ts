@@ -7,11 +7,14 @@ import { context, type Context } from './context'
 
 /**
  * The one wrapper round every server action: parse, authorise, one transaction, a typed answer.
+ * `refresh: false` leaves the page as it is: on the floor a connection that breaks during a refresh would take the
+ * page away, and the screen keeps its own state there.
  * Whatever arrives is treated as unknown; a parse failure comes back beside its field and stores nothing.
  */
 export function action<S extends z.ZodType, T>(
   schema: S,
   run: (context: Context, input: z.output<S>) => Answer<T>,
+  { refresh = true }: { refresh?: boolean } = {},
 ): (raw: z.input<S>) => Promise<Answer<T>> {
   return async (raw) => {
     const parsed = await schema.safeParseAsync(raw)
@@ -21,7 +24,7 @@ export function action<S extends z.ZodType, T>(
         problems: parsed.error.issues.map(({ path, message }) => ({ path: path.join('.'), message })),
       }
     const answer = attempt(() => sharedDb().transaction((tx) => run(context(tx), parsed.data)))
-    if (answer.ok) revalidatePath('/', 'layout')
+    if (answer.ok && refresh) revalidatePath('/', 'layout')
     return answer
   }
 }

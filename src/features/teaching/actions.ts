@@ -54,6 +54,7 @@ export const recordAttempt = action(
       keepDecisions(ctx.db, fact.classId, decisionsAround(ctx, fact.classId, record.roster))
     return done(true)
   },
+  { refresh: false },
 )
 
 /** What would have been decided without this class, and what is decided with it. */
