@@ -1,19 +1,13 @@
 import type { Library } from '../practice/library'
 import { findById } from '../practice/library'
 import type { Stage } from '../practice/schema'
+import { waitsForScreening } from '../readiness/decide'
 import { withPredecessors } from '../readiness/ladder'
 import type { ClassBrief, Lock, Participant, Stock, Version } from './plan'
 
-/** Props one person holds in a setup; setups not listed need none from the cupboard. */
-const PROPS_OF_SETUP: Record<string, Stock> = {
-  'SETUP-dolphin-strap': { straps: 1, blocks: 0 },
-  'SETUP-dolphin-block': { straps: 0, blocks: 1 },
-  'SETUP-wall-kick-forearm-block': { straps: 0, blocks: 1 },
-}
-
-/** Attempts wait for a recorded health screen: nothing that leaves the floor or goes fully upside down is planned. */
+/** Nothing that leaves the floor or goes fully upside down is planned while the health screen is not recorded. */
 function plannable(stage: Stage): boolean {
-  return (stage.load.FR ?? 0) < 2 && (stage.load.HBH ?? 0) < 3
+  return !waitsForScreening(stage.load)
 }
 
 /**
@@ -44,10 +38,10 @@ export function assignVersions(
   const versions = brief.participants.map((participant) => {
     const lock = brief.locks.find((l) => l.part === part && l.studentId === participant.studentId)
     const wanted = lock ? findById(practice.stages, lock.stageId) : highest(practice, participant)
-    const asked = propsOf(wanted)
+    const asked = propsOf(practice, wanted)
     needed = { straps: needed.straps + asked.straps, blocks: needed.blocks + asked.blocks }
     const stage = lock || fits(asked, left) ? wanted : (withoutProps(practice, participant) ?? wanted)
-    const props = fits(propsOf(stage), left) ? propsOf(stage) : { straps: 0, blocks: 0 }
+    const props = fits(propsOf(practice, stage), left) ? propsOf(practice, stage) : { straps: 0, blocks: 0 }
     left.straps -= props.straps
     left.blocks -= props.blocks
     return {
@@ -71,7 +65,7 @@ function highest(practice: Library, participant: Participant): Stage {
 
 function withoutProps(practice: Library, participant: Participant): Stage | undefined {
   return allowedStages(practice, participant)
-    .filter((stage) => propsOf(stage).straps + propsOf(stage).blocks === 0)
+    .filter((stage) => propsOf(practice, stage).straps + propsOf(practice, stage).blocks === 0)
     .at(-1)
 }
 
@@ -79,8 +73,11 @@ function setupOf(stage: Stage): string {
   return stage.setups[0] ?? 'SETUP-floor-clear'
 }
 
-function propsOf(stage: Stage): Stock {
-  return PROPS_OF_SETUP[setupOf(stage)] ?? { straps: 0, blocks: 0 }
+/** What one person holds in a stage's setup, from its bill of props; optional pieces are not counted. */
+function propsOf(practice: Library, stage: Stage): Stock {
+  const { bill } = findById(practice.setups, setupOf(stage))
+  const counted = (prop: string): number => bill.find((b) => b.prop === prop && !b.optional)?.count ?? 0
+  return { straps: counted('strap'), blocks: counted('block') }
 }
 
 function fits(asked: Stock, left: Stock): boolean {

@@ -137,11 +137,16 @@ function outcomeOf(results: readonly GateResult[]): Outcome {
   return 'build'
 }
 
+/** Full inversions and anything that leaves the floor wait for a recorded health screen. */
+export function waitsForScreening({ HBH = 0, FR = 0 }: Stage['load']): boolean {
+  return HBH >= 3 || FR >= 2
+}
+
 /** What keeps a stage from being offered although every gate is met. */
 function holdingBack(stage: Stage, standing: Standing | null, screening: ScreeningState): Reason[] {
   const holds: Reason[] = []
   const { HBH = 0, FR = 0, HB = 0 } = stage.load
-  if (screening === 'not-recorded' && (HBH >= 3 || FR >= 2)) {
+  if (screening === 'not-recorded' && waitsForScreening(stage.load)) {
     const tags = [...(HBH >= 3 ? [`HBH${HBH}`] : []), ...(FR >= 2 ? [`FR${FR}`] : [])]
     holds.push({ code: 'screening-not-recorded', tags })
   }

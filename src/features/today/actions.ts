@@ -2,15 +2,13 @@
 
 import { z } from 'zod'
 import { parseQuantity } from '@/core/entry'
+import { BAY_WIDTH_CM, baysIn } from '@/core/planning/room'
 import { parseLength } from '@/core/units'
 import { describeQuantity } from '@/core/words/entry'
 import { describeLength } from '@/core/words/refusal'
 import { saveStudio } from '@/db/studio'
 import { action } from '../action'
 import { done, problem } from '../answer'
-
-/** Width of a straight-line place at the wall, cm (props.md 6). */
-const BAY_WIDTH_CM = 120
 
 export const startRoom = action(
   z.object({ wall: z.string(), blocks: z.string(), straps: z.string() }),
@@ -25,7 +23,7 @@ export const startRoom = action(
       if (!count.ok) return problem(describeQuantity(count.refusal, `how many ${path}`), path)
     saveStudio(db, {
       wallCm: length.value,
-      bays: Math.min(12, Math.floor(length.value / BAY_WIDTH_CM)),
+      bays: baysIn(length.value),
       blocks: counts.blocks.ok ? Math.round(counts.blocks.value) : 0,
       straps: counts.straps.ok ? Math.round(counts.straps.value) : 0,
     })
