@@ -1,4 +1,5 @@
-import { COMMANDS, InputError, LISTS } from './commands'
+import { COMMANDS, LISTS } from './commands'
+import { InputError } from './input'
 
 const run = (name: string, input: unknown): Record<string, unknown> =>
   COMMANDS.find((c) => c.name === name)!.run(input) as Record<string, unknown>

@@ -1,60 +1,50 @@
 import { z } from 'zod'
-import { SEGMENT_NAMES, type SegmentName } from '@/core/body/anthropometry'
 import { derivedLengths } from '@/core/body/derived'
-import { estimateBody, type Body } from '@/core/body/estimate'
+import { estimateBody } from '@/core/body/estimate'
 import type { Position } from '@/core/mechanics/position'
-import { POSITIONS, solvePosition } from '@/core/mechanics/positions/catalogue'
+import { POSITIONS } from '@/core/mechanics/positions/catalogue'
 import { library, SHIPPED, type Library } from '@/core/practice/library'
 import { FAMILIES } from '@/core/practice/schema'
+import { USUAL_STOCK, type Stock } from '@/core/props/stock'
 import { solveSetup, SETUPS } from '@/core/setups/catalogue'
 import { METRIC } from '@/core/words/number'
-import { describeBody, describeSetup } from '@/core/words/refusal'
+import { describeSetup } from '@/core/words/refusal'
 import { describeStep, describeWarning } from '@/core/words/setup'
+import { FATIGUE_COMMANDS } from './fatigue-commands'
+import {
+  BODY_EXAMPLE,
+  bodySchema,
+  InputError,
+  isParameterRefusal,
+  parse,
+  positionSchema,
+  readBody,
+  solveAsked,
+  type Command,
+} from './input'
+import { PRACTICE_COMMANDS } from './practice-commands'
 
-export type Command = {
-  readonly name: string
-  readonly about: string
-  readonly example: unknown
-  readonly run: (input: unknown) => unknown
-}
-
-/** Bad input of a command: where and what. */
-export class InputError extends Error {
-  constructor(
-    readonly path: readonly PropertyKey[],
-    message: string,
-  ) {
-    super(message)
-  }
-}
-
-const bodySchema = z.strictObject({
-  statureCm: z.number(),
-  table: z.enum(['female', 'male', 'blend']).optional(),
-  measured: z.partialRecord(z.enum(SEGMENT_NAMES as [SegmentName, ...SegmentName[]]), z.number()).optional(),
+const blockSchema = z.strictObject({
+  longCm: z.number().positive(),
+  wideCm: z.number().positive(),
+  thickCm: z.number().positive(),
 })
-
-const positionSchema = z.strictObject({
-  position: z.string(),
-  body: bodySchema,
-  params: z.record(z.string(), z.number()).optional(),
+const stockSchema = z.strictObject({
+  blocks: z.array(blockSchema).optional(),
+  slabs: z.array(z.number().positive()).optional(),
+  straps: z.array(z.number().positive()).optional(),
+  chairs: z.number().int().min(0).optional(),
+  blankets: z.number().int().min(0).optional(),
+  bolsters: z.number().int().min(0).optional(),
 })
 const setupSchema = z.strictObject({
   setup: z.string(),
   body: bodySchema,
-  options: z
-    .strictObject({
-      wallGapCm: z.number().optional(),
-      toeDistanceCm: z.number().optional(),
-      kneeBendDeg: z.number().optional(),
-      archShare: z.number().optional(),
-    })
-    .optional(),
+  options: z.record(z.string(), z.number()).optional(),
+  stock: stockSchema.optional(),
 })
 
-const BODY_EXAMPLE = { statureCm: 168, table: 'female' }
-
-export const COMMANDS: readonly Command[] = [
+const MECHANICS: readonly Command[] = [
   {
     name: 'body',
     about: 'Every length of a body from its stature, with source and standard deviation.',
@@ -76,16 +66,8 @@ export const COMMANDS: readonly Command[] = [
     example: { position: 'dolphin', body: BODY_EXAMPLE, params: { toeDistanceCm: 90, shoulderLeanDeg: 0 } },
     run: (input) => {
       const { position, body, params } = parse(positionSchema, input)
-      if (!POSITIONS.some((p) => p.id === position))
-        throw new InputError(
-          ['position'],
-          `Unknown position. Known: ${POSITIONS.map((p) => p.id).join(', ')}.`,
-        )
-      const solved = solvePosition(position, readBody(body, ['body']), params)
-      if (solved.ok) return { reachable: true, ...printPosition(solved.value) }
-      if (solved.refusal.code === 'unknown-parameter' || solved.refusal.code === 'parameter-out-of-range')
-        throw new InputError(['params', solved.refusal.key], describeSetup(solved.refusal))
-      return { reachable: false, refusal: solved.refusal, message: describeSetup(solved.refusal) }
+      const solved = solveAsked(position, readBody(body, ['body']), params)
+      return solved.ok ? { reachable: true, ...printPosition(solved.value) } : solved.answer
     },
   },
   {
@@ -93,12 +75,12 @@ export const COMMANDS: readonly Command[] = [
     about: 'Where hands and props go for a body, in the order it is done.',
     example: { setup: 'SETUP-wall-kick-forearm-block', body: BODY_EXAMPLE, options: { wallGapCm: 10 } },
     run: (input) => {
-      const { setup, body, options } = parse(setupSchema, input)
+      const { setup, body, options, stock } = parse(setupSchema, input)
       if (!SETUPS.some((s) => s.id === setup))
         throw new InputError(['setup'], `Unknown setup. Known: ${SETUPS.map((s) => s.id).join(', ')}.`)
-      const solved = solveSetup(setup, readBody(body, ['body']), options)
+      const solved = solveSetup(setup, readBody(body, ['body']), options, stockFrom(stock))
       if (!solved.ok) {
-        if (solved.refusal.code === 'option-out-of-range')
+        if (isParameterRefusal(solved.refusal))
           throw new InputError(['options', solved.refusal.key], describeSetup(solved.refusal))
         return { reachable: false, refusal: solved.refusal, message: describeSetup(solved.refusal) }
       }
@@ -120,6 +102,9 @@ export const COMMANDS: readonly Command[] = [
   },
 ]
 
+/** Every command in the order of `--help`. */
+export const COMMANDS: readonly Command[] = [...MECHANICS, ...FATIGUE_COMMANDS, ...PRACTICE_COMMANDS]
+
 const CATALOGUES = Object.keys(SHIPPED) as (keyof Library)[]
 
 /** Catalogues that `list` prints: positions, progressions, and every list of the practice. */
@@ -134,6 +119,11 @@ export const LISTS: Record<string, () => unknown> = {
       ),
     })),
   ...Object.fromEntries(CATALOGUES.map((name) => [name, () => library()[name]])),
+  // With what can be set on each, which the practice's own list does not hold.
+  setups: () => {
+    const options = new Map(SETUPS.map((s) => [s.id, s.options.map(printParameter)]))
+    return library().setups.map((entry) => ({ ...entry, options: options.get(entry.id) ?? [] }))
+  },
 }
 
 function printParameter({
@@ -149,54 +139,41 @@ function printParameter({
   return { key, label, unit, default: fallback, scalesWithBody: typeof usual === 'function', min, max }
 }
 
-function printPosition(position: Position): Record<string, unknown> {
-  const {
-    id,
-    parameters,
-    skeleton,
-    centreOfMassCm,
-    contacts,
-    base,
-    margin,
-    angles,
-    shoulderMomentNmPerKg,
-    headClearanceCm,
-    wallX,
-    rise,
-  } = position
-  const { legs, ...rest } = skeleton
+function printPosition({
+  id,
+  parameters,
+  body: _body,
+  skeleton,
+  wallX,
+  rise,
+  facing: _facing,
+  ...rest
+}: Position): Record<string, unknown> {
+  const { legs, ...joints } = skeleton
   const [near, far] = legs
   const lifted =
     near === far ? {} : { leadKnee: far.knee, leadAnkle: far.ankle, leadHeel: far.heel, leadToe: far.toe }
   return {
     position: id,
     params: parameters,
-    joints: { ...rest, ...near, ...lifted },
-    centreOfMassCm,
-    contacts,
-    base,
-    margin,
-    angles,
-    shoulderMomentNmPerKg,
-    headClearanceCm,
+    joints: { ...joints, ...near, ...lifted },
+    ...rest,
     wallXCm: wallX,
-    ...(rise
-      ? { riseCm: rise.riseCm, energyJPerKg: rise.energyJPerKg, takeOffSpeedMPerS: rise.takeOffSpeedMPerS }
-      : {}),
+    ...rise,
   }
 }
 
-function readBody(input: z.output<typeof bodySchema>, at: readonly string[]): Body {
-  const body = estimateBody({ statureCm: input.statureCm, table: input.table, measured: input.measured })
-  if (body.ok) return body.value
-  const field =
-    body.refusal.code === 'stature-implausible' ? ['statureCm'] : ['measured', body.refusal.segment]
-  throw new InputError([...at, ...field], describeBody(body.refusal))
+/** What is not given is taken to be there. */
+function stockFrom(given: z.output<typeof stockSchema> | undefined): Stock {
+  const { blocks, slabs, straps, chairs, blankets, bolsters } = {
+    ...USUAL_STOCK,
+    ...withoutGaps(given ?? {}),
+  }
+  return { blocks, slabs, straps, chairs, blankets, bolsters }
 }
 
-function parse<S extends z.ZodType>(schema: S, input: unknown): z.output<S> {
-  const parsed = schema.safeParse(input)
-  if (parsed.success) return parsed.data
-  const [issue] = parsed.error.issues
-  throw new InputError(issue?.path ?? [], issue?.message ?? 'Not understood.')
+function withoutGaps<T extends object>(given: T): { [K in keyof T]: Exclude<T[K], undefined> } {
+  return Object.fromEntries(Object.entries(given).filter(([, v]) => v !== undefined)) as {
+    [K in keyof T]: Exclude<T[K], undefined>
+  }
 }

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { COMMANDS, InputError, LISTS } from './commands'
+import { COMMANDS, LISTS } from './commands'
+import { InputError } from './input'
 
 /** `npm run -s core -- <command>`: one JSON object in, one JSON object out. */
 function main([name, what]: readonly string[]): number {

@@ -23,6 +23,33 @@ export type SegmentName = keyof typeof LENGTH_RATIO
 
 export const SEGMENT_NAMES = Object.keys(LENGTH_RATIO) as readonly SegmentName[]
 
+/**
+ * Lengths that are taken directly with a body-based measure, as a fraction of stature (props.md M-list; head width
+ * solved back from S01: head and 4 cm are 20–24). Where a combined length is not taken, it follows from the segments.
+ */
+export const DIRECT_RATIO = {
+  /** Sole to hip joint, sitting tall (M3). */
+  seatedLeg: 0.53,
+  /** Shoulder to fingertip (M4). */
+  armReach: 0.44,
+  /** Elbow point to fingertip (M11). */
+  elbowToFingertip: 0.254,
+  /** Sole to groin (M7). */
+  innerLeg: 0.47,
+  /** Shoulder joint to shoulder joint (M1). */
+  jointWidth: 0.2,
+  /** Thumb, web to tip (M2). */
+  thumb: 0.037,
+  /** Across the four knuckles (M16: 8–10 cm). */
+  handBreadth: 0.05,
+  /** Head with ears, side to side. */
+  headWidth: 0.1,
+} as const
+
+export type DirectMeasure = keyof typeof DIRECT_RATIO
+
+export const DIRECT_MEASURES = Object.keys(DIRECT_RATIO) as readonly DirectMeasure[]
+
 /** One standard deviation of a length estimated from stature, as a fraction of that length. */
 export const SD_FRACTION = 0.04
 

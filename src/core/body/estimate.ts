@@ -1,12 +1,15 @@
 import { ok, refused, type Result } from '../result'
 import type { Cm } from '../units'
 import {
+  DIRECT_MEASURES,
+  DIRECT_RATIO,
   inertia,
   LENGTH_RATIO,
   SD_FRACTION,
   SEGMENT_NAMES,
   TAPE_SD_CM,
   type BodyTable,
+  type DirectMeasure,
   type Inertia,
   type MassSegment,
   type SegmentName,
@@ -19,18 +22,23 @@ export type Body = {
   readonly statureCm: Cm
   readonly table: BodyTable
   readonly length: Readonly<Record<SegmentName, Reading>>
+  /** Combined lengths taken directly, which then replace what the segments would give. */
+  readonly direct: Readonly<Partial<Record<DirectMeasure, Cm>>>
   readonly mass: Readonly<Record<MassSegment, Inertia>>
 }
+
+/** Any length that a teacher may measure. */
+export type LengthName = SegmentName | DirectMeasure
 
 export type BodyInput = {
   statureCm: number
   table?: BodyTable | undefined
-  measured?: Partial<Record<SegmentName, number>> | undefined
+  measured?: Partial<Record<LengthName, number>> | undefined
 }
 
 export type BodyRefusal =
   | { code: 'stature-implausible'; statureCm: number; minCm: number; maxCm: number }
-  | { code: 'length-implausible'; segment: SegmentName; valueCm: number; minCm: number; maxCm: number }
+  | { code: 'length-implausible'; segment: LengthName; valueCm: number; minCm: number; maxCm: number }
 
 /** Adults and teenagers; outside it a height is far more often a slip of the hand. cm. */
 export const STATURE_RANGE = { minCm: 120, maxCm: 220 } as const
@@ -56,16 +64,53 @@ export function estimateBody(input: BodyInput): Result<Body, BodyRefusal> {
       length[segment] = { valueCm: estimate, sdCm: estimate * SD_FRACTION, source: 'estimated' }
       continue
     }
-    const range = plausibleLength(segment, statureCm)
+    const range = plausibleLength(estimate)
     if (!(own >= range.minCm && own <= range.maxCm))
       return refused({ code: 'length-implausible', segment, valueCm: own, ...range })
     length[segment] = { valueCm: own, sdCm: TAPE_SD_CM, source: 'measured' }
   }
-  return ok({ statureCm, table, length, mass: inertia(table) })
+  const direct: Partial<Record<DirectMeasure, Cm>> = {}
+  for (const name of DIRECT_MEASURES) {
+    const own = measured[name]
+    if (own === undefined) continue
+    const range = plausibleLength(DIRECT_RATIO[name] * statureCm)
+    if (!(own >= range.minCm && own <= range.maxCm))
+      return refused({ code: 'length-implausible', segment: name, valueCm: own, ...range })
+    direct[name] = own
+    spreadOver(
+      length,
+      PARTS[name],
+      own * (name === 'innerLeg' ? DIRECT_RATIO.seatedLeg / DIRECT_RATIO.innerLeg : 1),
+    )
+  }
+  return ok({ statureCm, table, length, direct, mass: inertia(table) })
+}
+
+/** Segments that a combined length runs over: those still estimated are stretched so that their sum agrees with it. */
+const PARTS: Readonly<Record<DirectMeasure, readonly SegmentName[]>> = {
+  seatedLeg: ['thigh', 'shank', 'ankleHeight'],
+  innerLeg: ['thigh', 'shank', 'ankleHeight'],
+  armReach: ['upperArm', 'forearm', 'hand'],
+  elbowToFingertip: ['forearm', 'hand'],
+  jointWidth: [],
+  thumb: [],
+  handBreadth: [],
+  headWidth: [],
+}
+
+/** Combined and segment lengths may disagree by reading error; stretching further than this would make odd limbs. */
+const MOST_STRETCH = 0.3
+
+function spreadOver(length: Record<SegmentName, Reading>, parts: readonly SegmentName[], wanted: Cm): void {
+  const free = parts.filter((part) => length[part].source === 'estimated')
+  if (free.length === 0) return
+  const fixed = parts.reduce((sum, part) => sum + (free.includes(part) ? 0 : length[part].valueCm), 0)
+  const loose = free.reduce((sum, part) => sum + length[part].valueCm, 0)
+  const stretch = Math.min(1 + MOST_STRETCH, Math.max(1 - MOST_STRETCH, (wanted - fixed) / loose))
+  for (const part of free) length[part] = { ...length[part], valueCm: length[part].valueCm * stretch }
 }
 
 /** The span within which a measured length is believed, cm. */
-function plausibleLength(segment: SegmentName, statureCm: Cm): { minCm: Cm; maxCm: Cm } {
-  const estimate = LENGTH_RATIO[segment] * statureCm
+function plausibleLength(estimate: Cm): { minCm: Cm; maxCm: Cm } {
   return { minCm: estimate * (1 - LENGTH_TOLERANCE), maxCm: estimate * (1 + LENGTH_TOLERANCE) }
 }

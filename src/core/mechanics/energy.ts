@@ -1,4 +1,4 @@
-import { GRAVITY } from './statics'
+import { GRAVITY } from './moments'
 
 /** What a kick or hop has still to supply. */
 export type Rise = {

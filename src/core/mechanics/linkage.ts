@@ -9,7 +9,8 @@ export type ReachRefusal =
  * The joint between two rigid links whose far ends are fixed: where two circles meet.
  * @param from centre of the first link, with its length `fromLength` cm
  * @param to centre of the second link, with its length `toLength` cm
- * @param side which of the two meeting points: the higher, lower, nearer the wall (`front`) or further from it (`back`)
+ * @param side which of the two meeting points: the higher, lower, nearer the wall (`front`) or further from it (`back`),
+ *   or the one to the `right` looking from the first end to the second, which turning the whole does not change
  * @returns the joint, or by how much the ends are too far apart or too close
  */
 export function joinLinks(
@@ -17,7 +18,7 @@ export function joinLinks(
   fromLength: number,
   to: Point,
   toLength: number,
-  side: 'up' | 'down' | 'front' | 'back',
+  side: 'up' | 'down' | 'front' | 'back' | 'right',
 ): Result<Point, ReachRefusal> {
   const apart = distance(from, to)
   if (apart > fromLength + toLength)
@@ -30,6 +31,7 @@ export function joinLinks(
   const foot = add(from, { x: axis.x * along, y: axis.y * along })
   const left: Point = { x: foot.x - axis.y * off, y: foot.y + axis.x * off }
   const right: Point = { x: foot.x + axis.y * off, y: foot.y - axis.x * off }
+  if (side === 'right') return ok(right)
   const axisOf = side === 'up' || side === 'down' ? 'y' : 'x'
   const [less, more] = left[axisOf] <= right[axisOf] ? [left, right] : [right, left]
   return ok(side === 'up' || side === 'front' ? more : less)

@@ -33,12 +33,6 @@ export function rise(from: Point, length: number, tiltDeg: number): Point {
   return { x: from.x + length * Math.sin(tilt), y: from.y + length * Math.cos(tilt) }
 }
 
-/** A step of `length` at an angle above the floor, degrees; 0 points at the wall, 180 away from it. */
-export function polar(from: Point, length: number, angleDeg: number): Point {
-  const angle = radians(angleDeg)
-  return { x: from.x + length * Math.cos(angle), y: from.y + length * Math.sin(angle) }
-}
-
 /** Angle at `vertex` between the arms to `a` and `b`, 0…180°. */
 export function angleAt(vertex: Point, a: Point, b: Point): number {
   const u = subtract(a, vertex)
@@ -54,4 +48,9 @@ export function radians(deg: number): number {
 /** Radians to degrees. */
 export function degrees(rad: number): number {
   return (rad * 180) / Math.PI
+}
+
+/** Tilt from the vertical of the way from `a` to `b`, degrees, −180…180; positive leans towards the wall. */
+export function tiltOf(a: Point, b: Point): number {
+  return degrees(Math.atan2(b.x - a.x, b.y - a.y))
 }

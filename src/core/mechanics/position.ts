@@ -2,28 +2,23 @@ import type { Body } from '../body/estimate'
 import type { Result } from '../result'
 import type { Rise } from './energy'
 import type { ReachRefusal } from './linkage'
-import { centreOf, particles, type Particle, type Skeleton } from './skeleton'
-import type { Contact } from './statics'
-import { shoulderMomentFromFloor } from './statics'
-
-/** One thing about a position that can be changed, with its sensible range. */
-export type Parameter = {
-  readonly key: string
-  readonly label: string
-  readonly unit: 'cm' | 'deg' | 'share'
-  readonly min: number
-  readonly max: number
-  /** Usual value; a function of the body where it scales with it. */
-  readonly usual: number | ((body: Body) => number)
-}
-
-export type Parameters = Readonly<Record<string, number>>
+import { timeConstant, inertiaAbout } from './inertia'
+import { loadTags, type LoadTags } from './load-tags'
+import { jointMomentFromFloor, isArmContact } from './moments'
+import type { Parameter, ParameterRefusal, Parameters } from './parameters'
+import { angleAt, degrees, tiltOf } from './point'
+import type { Facing } from './pose'
+import { centreOf, isArm, particles, type Skeleton } from './skeleton'
+import { carry, type Contact, type Supports } from './supports'
 
 export type PositionRefusal =
+  | ParameterRefusal
   | { code: 'unknown-position'; id: string }
-  | { code: 'unknown-parameter'; key: string; known: readonly string[] }
-  | { code: 'parameter-out-of-range'; key: string; value: number; min: number; max: number }
-  | { code: 'legs-do-not-reach' | 'arms-do-not-reach'; key: string; reach: ReachRefusal }
+  | {
+      code: 'legs-do-not-reach' | 'arms-do-not-reach' | 'trunk-does-not-reach'
+      key: string
+      reach: ReachRefusal
+    }
   | {
       code: 'joint-out-of-range'
       joint: 'hip' | 'shoulder'
@@ -32,33 +27,57 @@ export type PositionRefusal =
       change: string
     }
   | { code: 'wall-out-of-reach'; elbowToWallCm: number; reachCm: number }
+  | { code: 'cannot-balance'; key: string; plumbCm: number; fromCm: number; toCm: number }
 
 export type Angles = {
-  /** Trunk against thigh, 0° straight. */
+  /** Trunk against thigh, 0° straight; the more folded leg where they differ. */
   readonly hipFlexionDeg: number
   /** Trunk against upper arm, 180° overhead in line. */
   readonly shoulderFlexionDeg: number
   /** Trunk from the vertical, positive towards the wall above. */
   readonly trunkLeanDeg: number
+  /** The more bent knee. */
   readonly kneeBendDeg: number
-  /** Bend backwards between ribs and legs. */
+  /** Bend backwards between ribs and the straighter leg; negative folds forward. */
   readonly archDeg: number
+  /** 0° straight. */
+  readonly elbowBendDeg: number
+  /** Forearm against the back of the hand, 90° over a flat hand; only where hands carry. */
+  readonly wristExtensionDeg: number | null
 }
 
 export type Position = {
   readonly id: string
   readonly body: Body
   readonly parameters: Parameters
+  readonly facing: Facing
   readonly skeleton: Skeleton
   readonly centreOfMassCm: { readonly x: number; readonly y: number }
   readonly contacts: readonly Contact[]
+  /** Whether some split of load over the contacts keeps the body at rest. */
+  readonly balanced: boolean
   /** What the body may balance over, along the floor. */
   readonly base: { readonly fromCm: number; readonly toCm: number }
-  readonly margin: { readonly forwardCm: number; readonly backCm: number }
+  /** Room between the plumb line and both ends of the base, along the floor and as tilt of the whole body. */
+  readonly margin: {
+    readonly forwardCm: number
+    readonly backCm: number
+    readonly forwardDeg: number
+    readonly backDeg: number
+  }
   readonly angles: Angles
   readonly shoulderMomentNmPerKg: number
-  /** Crown to floor, where the head hangs free. */
+  readonly elbowMomentNmPerKg: number
+  readonly wristMomentNmPerKg: number
+  /** Shoulders ahead of the support towards the wall. */
+  readonly shoulderTravelCm: number
+  /** Crown to floor; 0 where the head rests on it. */
   readonly headClearanceCm: number
+  /** Moment of inertia about the plumb point on the floor, m² (per kg of body). */
+  readonly inertiaM2: number
+  /** √(I / (m g h)): how long a small tilt takes to grow by e. */
+  readonly timeConstantS: number
+  readonly loadTags: LoadTags
   readonly wallX: number | null
   readonly rise: Rise | null
 }
@@ -70,37 +89,106 @@ export type PositionSpec = {
   readonly solve: (body: Body, parameters: Parameters) => Result<Position, PositionRefusal>
 }
 
-type Assembly = Pick<Position, 'id' | 'body' | 'parameters' | 'skeleton' | 'base' | 'angles' | 'wallX'> & {
-  carry: (centreX: number, parts: readonly Particle[]) => readonly Contact[]
-  rise?: (centreY: number) => Rise
+/** Where the joints are and what holds them; everything else follows. */
+export type Assembly = Pick<Position, 'id' | 'body' | 'parameters' | 'skeleton'> & {
+  readonly facing?: Facing
+  readonly supports: Supports
+  readonly wallX?: number | null
+  /** Wider than the carrying patches where fingertips may still steer. */
+  readonly base?: Position['base']
+  readonly rise?: (centreY: number) => Rise
 }
 
-/** Fills in everything that follows from the joints: centre of mass, loads, margins, moments. */
-export function assemble({ carry, rise, ...rest }: Assembly): Position {
-  const parts = particles(rest.body, rest.skeleton)
+/** Fills in everything that follows from the joints: centre of mass, loads, margins, moments, inertia, tags. */
+export function assemble(assembly: Assembly): Position {
+  const { id, body, parameters, skeleton, supports, facing = 1, wallX = null } = assembly
+  const parts = particles(body, skeleton)
   const centre = centreOf(parts)
-  const contacts = carry(centre.x, parts)
-  const onArms = contacts.filter(({ part }) => part === 'hands' || part === 'forearms')
-  return {
-    ...rest,
+  const { contacts, balanced } = carry(centre, supports)
+  const base = assembly.base ?? floorSpan(supports)
+  const angles = anglesOf(skeleton, facing, contacts)
+  const arms = contacts.filter(isArmContact)
+  const armParts = parts.filter(isArm)
+  const forearmAndHand = armParts.filter(({ segment }) => segment !== 'upperArm')
+  const inertiaM2 = inertiaAbout(parts, { x: centre.x, y: 0 })
+  const [forwardCm, backCm] = [base.toCm - centre.x, centre.x - base.fromCm]
+  const measured = {
+    id,
+    body,
+    parameters,
+    facing,
+    skeleton,
     centreOfMassCm: centre,
     contacts,
-    margin: { forwardCm: rest.base.toCm - centre.x, backCm: centre.x - rest.base.fromCm },
-    shoulderMomentNmPerKg: shoulderMomentFromFloor(parts, rest.skeleton.shoulder, onArms),
-    headClearanceCm: rest.skeleton.crown.y,
-    rise: rise ? rise(centre.y) : null,
+    balanced,
+    base,
+    margin: {
+      forwardCm,
+      backCm,
+      forwardDeg: degrees(Math.atan(forwardCm / centre.y)),
+      backDeg: degrees(Math.atan(backCm / centre.y)),
+    },
+    angles,
+    shoulderMomentNmPerKg: jointMomentFromFloor(armParts, skeleton.shoulder, arms),
+    elbowMomentNmPerKg: jointMomentFromFloor(forearmAndHand, skeleton.elbow, arms),
+    wristMomentNmPerKg: jointMomentFromFloor(
+      forearmAndHand.filter(({ segment }) => segment === 'hand'),
+      skeleton.wrist,
+      arms.filter((c) => c.part === 'hands'),
+    ),
+    shoulderTravelCm: skeleton.shoulder.x,
+    headClearanceCm: Math.max(0, skeleton.crown.y),
+    inertiaM2,
+    timeConstantS: timeConstant(inertiaM2, centre.y),
+    wallX,
+    rise: assembly.rise ? assembly.rise(centre.y) : null,
+  }
+  return { ...measured, loadTags: loadTags(measured) }
+}
+
+function floorSpan({ groups }: Supports): Position['base'] {
+  let [fromCm, toCm] = [Infinity, -Infinity]
+  for (const { patches } of groups)
+    for (const patch of patches) {
+      fromCm = Math.min(fromCm, patch.fromCm)
+      toCm = Math.max(toCm, patch.toCm)
+    }
+  return { fromCm, toCm }
+}
+
+function anglesOf(skeleton: Skeleton, facing: Facing, contacts: readonly Contact[]): Angles {
+  const { shoulder, waist, hip, elbow, wrist, fingertip, legs } = skeleton
+  const ribs = tiltOf(shoulder, waist)
+  const pelvis = tiltOf(waist, hip)
+  const thighs = legs.map((leg) => tiltOf(hip, leg.knee))
+  const folds = thighs.map((thigh) => signed(facing * (pelvis - thigh)))
+  // Summed joint by joint, so that a deep fold past 180° does not read as an arch.
+  const waistArch = signed(facing * (pelvis - ribs))
+  const arches = folds.map((fold) => waistArch - fold)
+  const onHands = contacts.some((c) => c.part === 'hands' && c.share.value > 0)
+  return {
+    hipFlexionDeg: Math.max(0, ...folds),
+    shoulderFlexionDeg: angleAt(shoulder, hip, elbow),
+    trunkLeanDeg: tiltOf(shoulder, hip),
+    kneeBendDeg: Math.max(...legs.map((leg) => 180 - angleAt(leg.knee, hip, leg.ankle))),
+    archDeg: Math.max(...arches),
+    elbowBendDeg: 180 - angleAt(elbow, shoulder, wrist),
+    wristExtensionDeg: onHands ? 180 - angleAt(wrist, elbow, fingertip) : null,
   }
 }
 
-/** The value of a parameter that a caller has already validated and filled. */
-export function read(parameters: Parameters, key: string): number {
-  const value = parameters[key]
-  if (value === undefined) throw new Error(`parameter ${key} was not filled`)
-  return value
+/** An angle between −180 and 180. */
+function signed(deg: number): number {
+  return deg - 360 * Math.round(deg / 360)
 }
 
 /** How much of the body hands or forearms carry: the working figure and its range. */
 export function armLoad(position: Position): Contact['share'] {
   const arms = position.contacts.find(({ part }) => part === 'hands' || part === 'forearms')
   return arms?.share ?? { value: 0, min: 0, max: 0 }
+}
+
+/** The contact of one part, where it carries. */
+export function contactOf(position: Position, part: Contact['part']): Contact | undefined {
+  return position.contacts.find((contact) => contact.part === part)
 }

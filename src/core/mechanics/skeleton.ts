@@ -1,4 +1,4 @@
-import { sides, type MassSegment } from '../body/anthropometry'
+import type { MassSegment } from '../body/anthropometry'
 import type { Body } from '../body/estimate'
 import { between, direction, type Point } from './point'
 
@@ -17,10 +17,15 @@ export type Skeleton = {
 }
 
 /** Where the ribcage ends, as a fraction of shoulder–hip. The trunk is two rigid pieces with one bend. */
-const RIBCAGE_FRACTION = 0.6
+export const RIBCAGE_FRACTION = 0.6
 
-/** A point mass: where it is and which fraction of the body it is. */
-export type Particle = { readonly at: Point; readonly mass: number; readonly segment: MassSegment }
+/** A point mass: where it is, which fraction of the body it is, and how long the rod is that it stands for (cm). */
+export type Particle = {
+  readonly at: Point
+  readonly mass: number
+  readonly segment: MassSegment
+  readonly rodCm: number
+}
 
 /**
  * The body as point masses at the centres of its segments.
@@ -30,33 +35,63 @@ export type Particle = { readonly at: Point; readonly mass: number; readonly seg
 export function particles(body: Body, skeleton: Skeleton): Particle[] {
   const { crown, shoulder, waist, hip, elbow, wrist, fingertip, legs } = skeleton
   const { mass } = body
-  // Ribcage centre at R/2, pelvis centre at (1 + R)/2, so share × 1/2 + R/2 = centre of the whole.
-  const pelvisShare = 2 * mass.trunk.com - RIBCAGE_FRACTION
-  const limb = (segment: MassSegment, from: Point, to: Point, count: number): Particle => ({
-    at: between(from, to, mass[segment].com),
-    mass: (mass[segment].mass * sides(segment) * count) / 2,
-    segment,
-  })
-  return [
-    { at: between(crown, shoulder, mass.head.com), mass: mass.head.mass, segment: 'head' },
-    { at: between(shoulder, waist, 0.5), mass: mass.trunk.mass * (1 - pelvisShare), segment: 'trunk' },
-    { at: between(waist, hip, 0.5), mass: mass.trunk.mass * pelvisShare, segment: 'trunk' },
-    limb('upperArm', shoulder, elbow, 2),
-    limb('forearm', elbow, wrist, 2),
-    limb('hand', wrist, fingertip, 2),
-    ...legs.flatMap((leg) => [
-      limb('thigh', hip, leg.knee, 1),
-      limb('shank', leg.knee, leg.ankle, 1),
-      limb('foot', leg.heel, leg.toe, 1),
-    ]),
-  ]
+  const pelvis = pelvisShare(body)
+  const list: Particle[] = []
+  const put = (segment: MassSegment, from: Point, to: Point, fraction: number, share: number): void => {
+    list.push({
+      at: between(from, to, fraction),
+      mass: share,
+      segment,
+      rodCm: Math.hypot(to.x - from.x, to.y - from.y),
+    })
+  }
+  put('head', crown, shoulder, mass.head.com, mass.head.mass)
+  put('trunk', shoulder, waist, 0.5, mass.trunk.mass * (1 - pelvis))
+  put('trunk', waist, hip, 0.5, mass.trunk.mass * pelvis)
+  put('upperArm', shoulder, elbow, mass.upperArm.com, 2 * mass.upperArm.mass)
+  put('forearm', elbow, wrist, mass.forearm.com, 2 * mass.forearm.mass)
+  put('hand', wrist, fingertip, mass.hand.com, 2 * mass.hand.mass)
+  for (const leg of legs) {
+    put('thigh', hip, leg.knee, mass.thigh.com, mass.thigh.mass)
+    put('shank', leg.knee, leg.ankle, mass.shank.com, mass.shank.mass)
+    put('foot', leg.heel, leg.toe, mass.foot.com, mass.foot.mass)
+  }
+  return list
 }
 
-const ARM: ReadonlySet<MassSegment> = new Set(['upperArm', 'forearm', 'hand'])
+/** Ribcage centre at R/2, pelvis centre at (1 + R)/2, so share × 1/2 + R/2 = centre of the whole. */
+function pelvisShare(body: Body): number {
+  return 2 * body.mass.trunk.com - RIBCAGE_FRACTION
+}
+
+/** Centre of mass straight from the joints, cm: for searches that need nothing else. */
+export function centreOfMass(body: Body, skeleton: Skeleton): Point {
+  const { crown, shoulder, waist, hip, elbow, wrist, fingertip, legs } = skeleton
+  const { mass } = body
+  const pelvis = pelvisShare(body)
+  let x = 0
+  let y = 0
+  const put = (from: Point, to: Point, fraction: number, share: number): void => {
+    x += (from.x + (to.x - from.x) * fraction) * share
+    y += (from.y + (to.y - from.y) * fraction) * share
+  }
+  put(crown, shoulder, mass.head.com, mass.head.mass)
+  put(shoulder, waist, 0.5, mass.trunk.mass * (1 - pelvis))
+  put(waist, hip, 0.5, mass.trunk.mass * pelvis)
+  put(shoulder, elbow, mass.upperArm.com, 2 * mass.upperArm.mass)
+  put(elbow, wrist, mass.forearm.com, 2 * mass.forearm.mass)
+  put(wrist, fingertip, mass.hand.com, 2 * mass.hand.mass)
+  for (const leg of legs) {
+    put(hip, leg.knee, mass.thigh.com, mass.thigh.mass)
+    put(leg.knee, leg.ankle, mass.shank.com, mass.shank.mass)
+    put(leg.heel, leg.toe, mass.foot.com, mass.foot.mass)
+  }
+  return { x, y }
+}
 
 /** Everything below the shoulder joint on the arm's side: what the floor carries before the shoulder does. */
-export function isArm(particle: Particle): boolean {
-  return ARM.has(particle.segment)
+export function isArm({ segment }: Particle): boolean {
+  return segment === 'upperArm' || segment === 'forearm' || segment === 'hand'
 }
 
 /** Centre of a set of masses, cm. */
@@ -70,6 +105,29 @@ export function centreOf(parts: readonly Particle[]): Point {
     total += mass
   }
   return { x: x / total, y: y / total }
+}
+
+/** The same figure turned to face the other way. */
+export function mirrored(skeleton: Skeleton): Skeleton {
+  const flip = ({ x, y }: Point): Point => ({ x: -x, y })
+  const { crown, shoulder, waist, hip, elbow, wrist, fingertip, legs } = skeleton
+  const leg = (l: Leg): Leg => ({
+    knee: flip(l.knee),
+    ankle: flip(l.ankle),
+    heel: flip(l.heel),
+    toe: flip(l.toe),
+  })
+  const first = leg(legs[0])
+  return {
+    crown: flip(crown),
+    shoulder: flip(shoulder),
+    waist: flip(waist),
+    hip: flip(hip),
+    elbow: flip(elbow),
+    wrist: flip(wrist),
+    fingertip: flip(fingertip),
+    legs: [first, legs[0] === legs[1] ? first : leg(legs[1])],
+  }
 }
 
 /** The waist of a trunk without a bend. */

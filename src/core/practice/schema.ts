@@ -186,8 +186,10 @@ export const SetupEntrySchema = z.strictObject({
   bill: z.array(
     z.strictObject({ prop: z.string(), count: z.number().int().positive(), optional: z.boolean() }),
   ),
-  /** Lengths of the body that place it. */
-  drives: z.array(z.string()),
+  /** Lengths of the body that place it: which placement they move, and whether a longer one moves it out or in. */
+  drives: z.array(
+    z.strictObject({ measure: z.string(), placement: z.string(), way: z.enum(['more', 'less']) }),
+  ),
   noDrive: sentence.optional(),
   prevents: z.array(z.string()),
   more: z.array(z.string()),

@@ -2,17 +2,19 @@ import fc from 'fast-check'
 import { anyBody, bodyOf, must } from '@/testing/bodies'
 import { distance } from '../mechanics/point'
 import { SETUPS, solveSetup } from './catalogue'
-import { blockOutline } from './scene'
+import { box } from './scene'
 
 const anyScene = fc
   .tuple(anyBody, fc.constantFrom(...SETUPS.map((s) => s.id)))
   .map(([body, id]) => must(solveSetup(id, body)))
 
-it('draws every dimension between the points it measures', () => {
+it('draws every dimension between the points it measures, and only numbers that stand among the placements or poses', () => {
   fc.assert(
     fc.property(anyScene, ({ scene }) => {
-      for (const d of scene.dimensions) expect(distance(d.from, d.to)).toBeCloseTo(d.valueCm, 6)
+      for (const d of [...scene.dimensions, ...(scene.top?.dimensions ?? [])])
+        expect(distance(d.from, d.to)).toBeCloseTo(d.valueCm, 6)
     }),
+    { numRuns: 300 },
   )
 })
 
@@ -25,18 +27,48 @@ it('puts the plumb line through the centre of mass of the target, over its base'
   )
 })
 
-it('keeps dimension lines of one drawing apart', () => {
+it('marks loads that add up to the whole body', () => {
   fc.assert(
     fc.property(anyScene, ({ scene }) => {
-      const rows = scene.dimensions.map((d) => ({
+      const sum = scene.loads.reduce((total, load) => total + load.share.value, 0)
+      expect(sum).toBeGreaterThan(0.98)
+      expect(sum).toBeLessThan(1.02)
+    }),
+  )
+})
+
+it('keeps level dimension lines of one drawing apart', () => {
+  fc.assert(
+    fc.property(anyScene, ({ scene }) => {
+      const level = scene.dimensions.filter((d) => d.from.x !== d.to.x)
+      const rows = level.map((d) => ({
         row: d.offsetCm,
         from: Math.min(d.from.x, d.to.x),
         to: Math.max(d.from.x, d.to.x),
       }))
       for (const [i, a] of rows.entries())
         for (const b of rows.slice(i + 1))
-          if (a.row === b.row) expect(a.to <= b.from + 1e-9 || b.to <= a.from + 1e-9).toBe(true)
+          if (a.row === b.row) expect(a.to <= b.from + 1e-6 || b.to <= a.from + 1e-6).toBe(true)
     }),
+    { numRuns: 300 },
+  )
+})
+
+it('keeps every drawn point inside its bounds', () => {
+  fc.assert(
+    fc.property(anyScene, ({ scene }) => {
+      const points = [
+        ...scene.figures.flatMap((f) => f.bones.flatMap((b) => [b.from, b.to])),
+        ...scene.props.flatMap((p) => p.outline),
+      ]
+      for (const point of points) {
+        expect(point.x).toBeGreaterThanOrEqual(scene.bounds.minX)
+        expect(point.x).toBeLessThanOrEqual(scene.bounds.maxX)
+        expect(point.y).toBeLessThanOrEqual(scene.bounds.maxY)
+        expect(Number.isFinite(point.x + point.y)).toBe(true)
+      }
+    }),
+    { numRuns: 300 },
   )
 })
 
@@ -47,8 +79,19 @@ it('draws the wall only where there is one, and the heel on it', () => {
   expect(must(solveSetup('SETUP-dolphin-strap', bodyOf(168))).scene.wallX).toBeNull()
 })
 
+it('shows widths from above wherever a width is placed', () => {
+  for (const { id } of SETUPS) {
+    const { placements, scene } = must(solveSetup(id, bodyOf(168)))
+    if (placements.some((p) => ['elbow-width', 'head-gap', 'grip-width'].includes(p.key)))
+      expect([
+        id,
+        scene.top !== null || id === 'SETUP-headstand-l-wall' || id === 'SETUP-wall-chest-forearm',
+      ]).toEqual([id, true])
+  }
+})
+
 it('lays a block on the floor with its real depth and height', () => {
-  expect(blockOutline(30, 15, 10).outline).toEqual([
+  expect(box('block', 30, 0, 15, 10).outline).toEqual([
     { x: 30, y: 0 },
     { x: 45, y: 0 },
     { x: 45, y: 10 },

@@ -1,7 +1,6 @@
 import type { Point } from '../mechanics/point'
-import type { LoadRange } from '../mechanics/statics'
+import type { ContactPart, LoadRange } from '../mechanics/supports'
 import type { Position } from '../mechanics/position'
-import { armLoad } from '../mechanics/position'
 import type { Leg, Skeleton } from '../mechanics/skeleton'
 
 /** A limb or trunk piece, drawn as a rounded bar of real thickness, cm. */
@@ -13,7 +12,15 @@ export type Figure = {
   readonly head: { readonly centre: Point; readonly radiusCm: number }
 }
 
-export type SceneProp = { readonly kind: 'block' | 'strap'; readonly outline: readonly Point[] }
+export type SceneProp = { readonly kind: string; readonly outline: readonly Point[] }
+
+/** Seen from above: x towards the wall, y across the body with its middle line at 0; cm. */
+export type TopView = {
+  readonly shapes: readonly { readonly kind: string; readonly outline: readonly Point[] }[]
+  readonly head: { readonly centre: Point; readonly radiusCm: number } | null
+  readonly dimensions: readonly Dimension[]
+  readonly wallX: number | null
+}
 
 /** A measured distance: drawn with ticks at both ends and its number. */
 export type Dimension = {
@@ -25,7 +32,12 @@ export type Dimension = {
   readonly offsetCm: number
 }
 
-export type LoadMark = { readonly part: string; readonly at: Point; readonly share: LoadRange }
+export type LoadMark = {
+  readonly part: ContactPart
+  readonly at: Point
+  readonly share: LoadRange
+  readonly horizontalShare: LoadRange
+}
 
 /** Everything a side view shows, in cm, with nothing about pixels, colour or language. */
 export type Scene = {
@@ -38,6 +50,7 @@ export type Scene = {
     readonly base: { readonly fromCm: number; readonly toCm: number }
   }
   readonly wallX: number | null
+  readonly top: TopView | null
   readonly bounds: { readonly minX: number; readonly maxX: number; readonly maxY: number }
 }
 
@@ -85,50 +98,82 @@ export function figureOf(position: Position, role: Figure['role']): Figure {
   }
 }
 
+/** Less than this is not drawn as a load. */
+const DRAWN_SHARE = 0.005
+
 /** Plumb line, loads and bounds of a scene whose target is `position`. */
-export function sceneFrom(position: Position, rest: Pick<Scene, 'figures' | 'props' | 'dimensions'>): Scene {
-  const points = rest.figures.flatMap((figure) => figure.bones.flatMap((bone) => [bone.from, bone.to]))
+export function sceneFrom(
+  position: Position,
+  rest: Pick<Scene, 'figures' | 'props' | 'dimensions' | 'top' | 'wallX'>,
+): Scene {
+  const points = [
+    ...rest.figures.flatMap((figure) => figure.bones.flatMap((bone) => [bone.from, bone.to])),
+    ...rest.props.flatMap((prop) => prop.outline),
+  ]
   const xs = points.map((p) => p.x)
-  const right = position.wallX ?? Math.max(...xs) + AIR_CM
   return {
     ...rest,
-    loads: [
-      {
-        part: 'arms',
-        at: position.contacts.find((c) => c.part === 'forearms' || c.part === 'hands')?.atCm ?? {
-          x: 0,
-          y: 0,
-        },
-        share: armLoad(position),
-      },
-    ],
+    loads: position.contacts
+      .filter((c) => c.share.value > DRAWN_SHARE || Math.abs(c.horizontalShare.value) > DRAWN_SHARE)
+      .map(({ part, atCm, share, horizontalShare }) => ({ part, at: atCm, share, horizontalShare })),
     plumb: { centre: position.centreOfMassCm, base: position.base },
-    wallX: position.wallX,
     bounds: {
       minX: Math.min(...xs) - AIR_CM,
-      maxX: right + (position.wallX === null ? 0 : 8),
+      maxX: rest.wallX === null ? Math.max(...xs) + AIR_CM : Math.max(rest.wallX, ...xs) + WALL_CM,
       maxY: Math.max(...points.map((p) => p.y)) + AIR_CM,
     },
   }
 }
 
-/** A block lying on the floor with its near lower corner at `x`. */
-export function blockOutline(x: number, depthCm: number, heightCm: number): SceneProp {
+/** Thickness of the wall as drawn, cm. */
+const WALL_CM = 8
+
+/** A box seen from the side: left edge, bottom, width and height, cm. */
+export function box(kind: string, x: number, y: number, widthCm: number, heightCm: number): SceneProp {
   return {
-    kind: 'block',
+    kind,
     outline: [
-      { x, y: 0 },
-      { x: x + depthCm, y: 0 },
-      { x: x + depthCm, y: heightCm },
-      { x, y: heightCm },
+      { x, y },
+      { x: x + widthCm, y },
+      { x: x + widthCm, y: y + heightCm },
+      { x, y: y + heightCm },
     ],
   }
+}
+
+/** A chair seen from the side, seat towards the body at `frontX`; `facing` 1 when its back is further along x. */
+export function chair(frontX: number, facing: 1 | -1, seatCm: number, backCm: number): SceneProp[] {
+  const depth = 40 * facing
+  const leg = 2.5 * facing
+  const part = (x: number, y: number, w: number, h: number): SceneProp =>
+    box('chair', Math.min(x, x + w), y, Math.abs(w), h)
+  return [
+    part(frontX, seatCm - 2.5, depth, 2.5),
+    part(frontX, 0, leg, seatCm - 2.5),
+    part(frontX + depth - leg, 0, leg, backCm),
+  ]
+}
+
+/** A level distance along the floor, drawn on one of the rows below it. */
+export function across(key: string, fromX: number, toX: number, row: 1 | 2 | 3 = 1): Dimension {
+  return {
+    key,
+    from: { x: fromX, y: 0 },
+    to: { x: toX, y: 0 },
+    valueCm: Math.abs(toX - fromX),
+    offsetCm: -11 - 13 * row,
+  }
+}
+
+/** A height above the floor at some x. */
+export function upright(key: string, x: number, toY: number, fromY = 0): Dimension {
+  return { key, from: { x, y: fromY }, to: { x, y: toY }, valueCm: Math.abs(toY - fromY), offsetCm: 0 }
 }
 
 function headCentre(skeleton: Skeleton, radius: number): Point {
   const { crown, shoulder } = skeleton
   const length = Math.hypot(crown.x - shoulder.x, crown.y - shoulder.y)
-  const back = radius / length
+  const back = Math.min(1, radius / length)
   return { x: crown.x + (shoulder.x - crown.x) * back, y: crown.y + (shoulder.y - crown.y) * back }
 }
 

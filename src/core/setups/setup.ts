@@ -1,11 +1,34 @@
+import type { DerivedLengths } from '../body/derived'
 import type { Body } from '../body/estimate'
-import type { PositionRefusal, Position } from '../mechanics/position'
-import type { BlockSize } from '../props/blocks'
+import type { Parameter, Parameters } from '../mechanics/parameters'
+import type { Position, PositionRefusal } from '../mechanics/position'
+import type { Face } from '../props/blocks'
+import type { Stock } from '../props/stock'
 import type { Result } from '../result'
-import type { Scene } from './scene'
+import type { Dimension, Scene, SceneProp, TopView } from './scene'
 
-/** Which line of the body a distance is measured to: mixing them is the commonest error by hand. */
-export type MeasureLine = 'fingertips' | 'heel-of-hand' | 'elbow' | 'ball-of-foot' | 'block-face' | 'loop'
+/** Which line of the body or prop a distance is measured to: mixing them is the commonest error by hand. */
+export type MeasureLine =
+  | 'fingertips'
+  | 'heel-of-hand'
+  | 'elbow'
+  | 'ball-of-foot'
+  | 'heel'
+  | 'knee'
+  | 'foot-mark'
+  | 'knuckles'
+  | 'crown'
+  | 'shoulder-edge'
+  | 'seat'
+  | 'block-face'
+  | 'prop-edge'
+  | 'prop-top'
+  | 'between'
+  | 'loop'
+  | 'clear-floor'
+
+/** Where the fingers point while a distance to the wall is taken. */
+export type FingerDirection = 'towards-wall' | 'away-from-wall'
 
 /** How to find a distance without a tape: id of the body-based measure and how far it may be off for this person. */
 export type BodyWay = {
@@ -17,12 +40,15 @@ export type BodyWay = {
 export type Placement = {
   readonly key: string
   readonly line: MeasureLine
+  readonly fingers: FingerDirection | null
   readonly valueCm: number
   /** How far the number itself may be off, from the errors of the lengths behind it (two standard deviations). */
   readonly withinCm: number
   /** Stay inside these while adjusting by feel. */
   readonly fromCm: number
   readonly toCm: number
+  /** How it was found, where one of several customary ways is chosen. */
+  readonly method: string | null
   readonly bodyWay: BodyWay | null
 }
 
@@ -40,30 +66,61 @@ export function step(code: string, numbers: Readonly<Record<string, number>> = {
   return { code, numbers }
 }
 
+/** What to fetch; `face` is the one on the floor, `detail` the edges, layers or lengths it comes down to (cm). */
 export type SetupProp = {
-  readonly kind: 'strap' | 'block' | 'wall'
+  readonly kind: string
   readonly count: number
+  readonly face?: Face | undefined
   readonly detail: readonly number[]
 }
 
-export type SetupOptions = {
-  /** Far face of the block to the wall, cm. */
-  readonly wallGapCm?: number | undefined
-  readonly toeDistanceCm?: number | undefined
-  readonly kneeBendDeg?: number | undefined
-  readonly archShare?: number | undefined
-  readonly blocks?: readonly BlockSize[] | undefined
+/**
+ * What a teacher may change, with the span that is usual. Going below or above it courts a named fault.
+ */
+export type SetupOption = Parameter & {
+  readonly usualFrom?: number
+  readonly usualTo?: number
+  readonly below?: string
+  readonly above?: string
 }
 
 export type SetupRefusal =
   | PositionRefusal
   | { code: 'unknown-setup'; id: string }
-  | { code: 'option-out-of-range'; key: string; value: number; min: number; max: number }
-  | { code: 'no-blocks'; needed: number }
+  | { code: 'no-blocks'; needed: number; inStock: number }
+  | { code: 'not-in-stock'; prop: string; needed: number; inStock: number }
+  | { code: 'stack-too-low'; neededCm: number; reachedCm: number }
+  | { code: 'rig-without-overlap'; overlapCm: number; leastCm: number }
+
+/** What every setup starts from. */
+export type SetupGiven = {
+  readonly body: Body
+  readonly lengths: DerivedLengths
+  /** Options, filled and checked. */
+  readonly o: Parameters
+  readonly stock: Stock
+}
+
+/** A position by id with what is set on it. */
+export type Pose = readonly [id: string, parameters?: Parameters]
+
+export type Draft = {
+  readonly placements: readonly Placement[]
+  readonly steps: readonly SetupStep[]
+  readonly warnings?: readonly SetupWarning[]
+  /** Props with their faces and sizes; what the bill names beyond these is added as it stands there. */
+  readonly props?: readonly SetupProp[]
+  readonly outlines?: readonly SceneProp[]
+  readonly dimensions?: readonly Dimension[]
+  readonly top?: TopView | null
+  /** A wall to draw where the position itself does not lean on one. */
+  readonly wallX?: number
+}
 
 export type SetupSolution = {
   readonly id: string
   readonly body: Body
+  readonly options: Parameters
   readonly placements: readonly Placement[]
   readonly props: readonly SetupProp[]
   readonly steps: readonly SetupStep[]
@@ -71,11 +128,12 @@ export type SetupSolution = {
   readonly start: Position
   readonly target: Position
   readonly scene: Scene
-  readonly less: string | null
-  readonly more: string | null
+  readonly less: readonly string[]
+  readonly more: readonly string[]
 }
 
 export type Setup = {
   readonly id: string
-  readonly solve: (body: Body, options: SetupOptions) => Result<SetupSolution, SetupRefusal>
+  readonly options: readonly SetupOption[]
+  readonly solve: (body: Body, options: Parameters, stock: Stock) => Result<SetupSolution, SetupRefusal>
 }

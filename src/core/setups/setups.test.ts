@@ -1,7 +1,12 @@
 import fc from 'fast-check'
-import { anyBody, bodyOf, must } from '@/testing/bodies'
+import { DIRECT_RATIO, LENGTH_RATIO } from '../body/anthropometry'
 import { derivedLengths } from '../body/derived'
-import { spacersFor, USUAL_BLOCK } from '../props/blocks'
+import { estimateBody, type Body } from '../body/estimate'
+import { anyBody, bodyOf, must } from '@/testing/bodies'
+import { usualValue } from '../mechanics/parameters'
+import { library } from '../practice/library'
+import { USUAL_BLOCK } from '../props/blocks'
+import { USUAL_STOCK, type Stock } from '../props/stock'
 import { METRIC } from '../words/number'
 import {
   bodyWay,
@@ -12,7 +17,9 @@ import {
   placementLabel,
   placementValue,
 } from '../words/setup'
-import { SETUPS, solveSetup } from './catalogue'
+import { describeSetup } from '../words/refusal'
+import { findSetup, SETUPS, solveSetup } from './catalogue'
+import { compareWays } from './right-angle-ways'
 import { turnIn } from './hand-block'
 import type { SetupSolution } from './setup'
 
@@ -23,28 +30,150 @@ const placed = (solution: SetupSolution, key: string): number => {
   return found.valueCm
 }
 
-describe('any setup on any body', () => {
-  it('solves, with numbers inside their own tolerance and a scene that holds every drawn point', () => {
-    fc.assert(
-      fc.property(anyBody, fc.constantFrom(...SETUPS.map((s) => s.id)), (body, id) => {
-        const { placements, scene } = must(solveSetup(id, body))
-        for (const p of placements) {
-          expect(p.valueCm).toBeGreaterThanOrEqual(p.fromCm)
-          expect(p.valueCm).toBeLessThanOrEqual(p.toCm)
-        }
-        const points = scene.figures.flatMap((f) => f.bones.flatMap((b) => [b.from, b.to]))
-        for (const point of points) {
-          expect(point.x).toBeGreaterThanOrEqual(scene.bounds.minX)
-          expect(point.x).toBeLessThanOrEqual(scene.bounds.maxX)
-          expect(point.y).toBeLessThanOrEqual(scene.bounds.maxY)
-        }
-      }),
+describe('all setups', () => {
+  it('are the practice’s, one for one', () => {
+    expect(SETUPS.map((s) => s.id).sort()).toEqual(
+      library()
+        .setups.map((s) => s.id)
+        .sort(),
     )
   })
-  it('has words for every step, placement, warning and prop', () => {
+  it.each(SETUPS.map((s) => [s.id]))('%s solves, in balance, for 140 to 205 cm in all tables', (id) => {
+    for (const stature of [140, 155, 168, 185, 205])
+      for (const table of ['female', 'male', 'blend'] as const) {
+        const { start, target, placements, steps, props } = must(solveSetup(id, bodyOf(stature, table)))
+        expect([start.balanced, target.balanced]).toEqual([true, true])
+        expect(placements.length).toBeGreaterThan(0)
+        expect(steps.length).toBeGreaterThan(1)
+        expect(props.every((p) => p.count > 0)).toBe(true)
+      }
+  })
+  it('keep every number inside its own tolerance and tell its error', () => {
+    fc.assert(
+      fc.property(anyBody, fc.constantFrom(...SETUPS.map((s) => s.id)), (body, id) => {
+        for (const p of must(solveSetup(id, body)).placements) {
+          expect(p.valueCm).toBeGreaterThanOrEqual(p.fromCm - 1e-9)
+          expect(p.valueCm).toBeLessThanOrEqual(p.toCm + 1e-9)
+          expect(p.valueCm).toBeGreaterThanOrEqual(0)
+          if (p.bodyWay) expect(p.bodyWay.withinCm).toBeGreaterThan(0)
+        }
+      }),
+      { numRuns: 400 },
+    )
+  })
+  it('stand with the fingers’ direction wherever a distance to the wall is taken from hands or fingertips', () => {
     for (const { id } of SETUPS)
-      for (const options of [{}, { wallGapCm: 30 }, { wallGapCm: 5 }]) {
-        const s = must(solveSetup(id, bodyOf(190), options))
+      for (const p of must(solveSetup(id, bodyOf(168))).placements)
+        if (/gap$|to-wall$|^(hand|elbow)-line/.test(p.key) && ['fingertips', 'heel-of-hand'].includes(p.line))
+          expect([id, p.key, p.fingers]).toEqual([id, p.key, expect.stringMatching(/wall/)])
+  })
+})
+
+/** A body with one length of its own, this much longer or shorter than usual. */
+function changed(measure: string, stature: number, by: number): Body {
+  const ratio = { ...LENGTH_RATIO, ...DIRECT_RATIO }[measure as keyof typeof LENGTH_RATIO]
+  const input =
+    measure === 'stature'
+      ? { statureCm: stature * by }
+      : { statureCm: stature, measured: { [measure]: ratio * stature * by } }
+  return must(estimateBody(input))
+}
+
+describe('each driving measure moves its placement the right way', () => {
+  const drives = library().setups.flatMap(({ id, drives: list }) =>
+    list.map(({ measure, placement, way }) => [id, measure, placement, way] as const),
+  )
+  it('is declared for every setup that a body places', () => {
+    const free = library()
+      .setups.filter((s) => s.drives.length === 0)
+      .map((s) => s.id)
+    expect(free).toEqual([
+      'SETUP-floor-clear',
+      'SETUP-supine-floor',
+      'SETUP-legs-wall-bolster',
+      'SETUP-block-elbow-hip',
+    ])
+  })
+  it.each(drives)('%s: a longer %s moves %s %s', (id, measure, key, way) => {
+    for (const stature of [145, 168, 195]) {
+      const [short, usual, long] = [0.93, 1, 1.07].map((by) =>
+        placed(must(solveSetup(id, changed(measure, stature, by))), key),
+      )
+      const [less, more] = way === 'more' ? [short!, long!] : [long!, short!]
+      expect(more).toBeGreaterThan(less)
+      expect(usual).toBeGreaterThanOrEqual(less)
+      expect(usual).toBeLessThanOrEqual(more)
+    }
+  })
+})
+
+describe('options', () => {
+  const usualOf = (id: string): Record<string, number> =>
+    Object.fromEntries((findSetup(id)?.options ?? []).map((o) => [o.key, usualValue(o, bodyOf(168))]))
+  const every = SETUPS.flatMap((s) => s.options.map((option) => [s.id, option.key, option] as const))
+
+  it.each(every)('%s %s: both ends of its range give a drawing or a refusal in words', (id, key, option) => {
+    for (const value of [option.min, option.max]) {
+      const solved = solveSetup(id, bodyOf(168), { [key]: value })
+      if (solved.ok) expect(solved.value.options[key]).toBe(value)
+      else expect(describeSetup(solved.refusal)).not.toMatch(/undefined|NaN|^[a-z-]+$/)
+    }
+  })
+  it.each(every)('%s %s: past its range is refused with the range', (id, key, { min, max }) => {
+    const solved = solveSetup(id, bodyOf(168), { [key]: max + 1 })
+    expect(!solved.ok && solved.refusal).toEqual({
+      code: 'parameter-out-of-range',
+      key,
+      value: max + 1,
+      min,
+      max,
+    })
+  })
+  it('name the fault that a measure past its usual span produces', () => {
+    for (const [id, key, { usualFrom, usualTo, below, above, min, max }] of every) {
+      const warned = (value: number): string[] | null => {
+        const solved = solveSetup(id, bodyOf(168), { [key]: value })
+        return solved.ok ? solved.value.warnings.map((w) => w.faultId) : null
+      }
+      if (below !== undefined && usualFrom !== undefined && usualFrom > min) {
+        const faults = warned((usualFrom + min) / 2)
+        if (faults) expect([id, key, faults]).toEqual([id, key, expect.arrayContaining([below])])
+      }
+      if (above !== undefined && usualTo !== undefined && usualTo < max) {
+        const faults = warned((usualTo + max) / 2)
+        if (faults) expect([id, key, faults]).toEqual([id, key, expect.arrayContaining([above])])
+      }
+    }
+  })
+  it('stay silent at their usual values on an average body', () => {
+    const loud = SETUPS.filter(
+      ({ id }) => must(solveSetup(id, bodyOf(168), usualOf(id))).warnings.length > 0,
+    ).map((s) => s.id)
+    expect(loud).toEqual([])
+  })
+  it('know the faults they name', () => {
+    const faults = new Set(library().faults.map((f) => f.id))
+    for (const [, , { below, above }] of every)
+      for (const id of [below, above]) if (id !== undefined) expect(faults.has(id)).toBe(true)
+  })
+})
+
+it('has words for every step, placement, warning, way and prop of every setup on three bodies', () => {
+  for (const { id, options } of SETUPS)
+    for (const stature of [145, 168, 200])
+      for (const value of ['min', 'usual', 'max'] as const) {
+        const given =
+          value === 'usual'
+            ? {}
+            : Object.fromEntries(
+                options.filter((o) => o.usualFrom !== undefined).map((o) => [o.key, o[value]]),
+              )
+        const solved = solveSetup(id, bodyOf(stature), given)
+        if (!solved.ok) {
+          expect(describeSetup(solved.refusal)).not.toMatch(/undefined|NaN|^[a-z-]+$/)
+          continue
+        }
+        const s = solved.value
         const lines = [
           ...s.steps.map((step) => describeStep(step, METRIC)),
           ...s.warnings.map((w) => describeWarning(w, METRIC)),
@@ -56,27 +185,116 @@ describe('any setup on any body', () => {
           ...s.props.map((p) => describeProp(p, METRIC)),
           describeScene(s, METRIC),
         ]
-        for (const line of lines) expect(line).not.toMatch(/undefined|NaN|^[a-z-]+$/)
+        for (const line of lines) expect(line).not.toMatch(/undefined|NaN|[{}]|^[a-z]+(-[a-z]+)+$|FT-/)
       }
+})
+
+describe('worked by hand on 168 cm', () => {
+  it('elbow to wall is forearm, half a hand, block and gap: 24.5 + 9.1 + 15 + 10', () => {
+    expect(placed(must(solveSetup(KICK, bodyOf(168))), 'elbow-to-wall')).toBeCloseTo(
+      0.146 * 168 + 0.054 * 168 + 15 + 10,
+      6,
+    )
+  })
+  it('the strap loop is twice the joint width and once round the arms: 2 × 33.6 + π × 9', () => {
+    expect(placed(must(solveSetup('SETUP-dolphin-strap', bodyOf(168))), 'strap-loop')).toBeCloseTo(
+      67.2 + Math.PI * 9,
+      6,
+    )
+  })
+  it('the stop for lowering is a forearm less 3: 21.5', () => {
+    expect(placed(must(solveSetup('SETUP-pushup-stop', bodyOf(168))), 'stop-shoulders')).toBeCloseTo(
+      0.146 * 168 - 3,
+      6,
+    )
+  })
+  it('the platform edge is the inner leg from the wall: 0.47 × 168 = 79', () => {
+    expect(placed(must(solveSetup('SETUP-platform-wall', bodyOf(168))), 'edge-to-wall')).toBeCloseTo(
+      0.47 * 168,
+      4,
+    )
+  })
+  it('the shoulders on two chairs need neck and head and 5 cm: 30.6 + 5', () => {
+    expect(placed(must(solveSetup('SETUP-headfree-chairs', bodyOf(168))), 'needed-height')).toBeCloseTo(
+      0.182 * 168 + 5,
+      6,
+    )
+  })
+  it('half of arm’s length: 0.44 × 168 ÷ 2 = 37', () => {
+    expect(placed(must(solveSetup('SETUP-wall-half-arm-hand', bodyOf(168))), 'hand-line')).toBeCloseTo(37, 0)
+  })
+  it('the fall zone is body height and half a metre', () => {
+    expect(placed(must(solveSetup('SETUP-open-fall-zone', bodyOf(168))), 'clear-radius')).toBe(218)
   })
 })
 
-describe('placements move the right way', () => {
-  it('longer arms put the elbows further from the wall', () => {
-    expect(placed(must(solveSetup(KICK, bodyOf(185))), 'elbow-to-wall')).toBeGreaterThan(
-      placed(must(solveSetup(KICK, bodyOf(155))), 'elbow-to-wall'),
+describe('the customary ways to a right angle', () => {
+  it('recommends the one that puts the hips over the wrists, and says by how much the others miss', () => {
+    for (const stature of [150, 168, 190]) {
+      const { ways, recommended } = compareWays(bodyOf(stature))
+      expect(recommended).toBe('M3')
+      const miss = Object.fromEntries(ways.map((w) => [w.method, w.missCm / stature]))
+      // props.md 5.2: M9 − M3 ≈ 0.043, pointed 0.67 − 0.53, M4 with the hands before the feet 0.06.
+      expect(miss.M9).toBeCloseTo(0.043, 2)
+      expect(miss['M9-pointed']).toBeCloseTo(0.14, 2)
+      expect(miss.M4).toBeCloseTo(0.06, 2)
+    }
+  })
+  it('longer marks tilt the trunk over and ease the shoulders, as teachers use them', () => {
+    const { ways } = compareWays(bodyOf(168))
+    const by = (method: string) => ways.find((w) => w.method === method)!
+    expect(Math.abs(by('M9').trunkLeanDeg ?? 0)).toBeGreaterThan(Math.abs(by('M3').trunkLeanDeg ?? 0))
+    expect(Math.abs(by('M9').shoulderMomentNmPerKg ?? 0)).toBeLessThan(
+      Math.abs(by('M3').shoulderMomentNmPerKg ?? 0),
     )
   })
+  it('the foot mark stands at 0.62 of stature, far above the standing hip', () => {
+    const foot = placed(must(solveSetup('SETUP-wall-l-hand', bodyOf(168))), 'foot-height')
+    expect(foot / 168).toBeCloseTo(0.62, 2)
+    expect(foot - 0.53 * 168).toBeGreaterThan(14)
+  })
+})
+
+describe('placements under other options', () => {
   it('a wider gap moves the elbows out by as much and leans the body more', () => {
     const [near, far] = [10, 15].map((wallGapCm) => must(solveSetup(KICK, bodyOf(168), { wallGapCm })))
     expect(placed(far!, 'elbow-to-wall') - placed(near!, 'elbow-to-wall')).toBeCloseTo(5, 9)
     expect(far!.target.angles.trunkLeanDeg).toBeGreaterThan(near!.target.angles.trunkLeanDeg)
   })
-  it('elbow to wall is forearm, half a hand, block and gap: 24.5 + 9.1 + 15 + 10 at 168 cm', () => {
-    expect(placed(must(solveSetup(KICK, bodyOf(168))), 'elbow-to-wall')).toBeCloseTo(
-      0.146 * 168 + 0.054 * 168 + 15 + 10,
-      6,
+  it('far from the wall a hold is warned of with the arch it takes', () => {
+    const far = must(solveSetup(KICK, bodyOf(168), { wallGapCm: 20 }))
+    expect(far.warnings).toContainEqual(
+      expect.objectContaining({ code: 'gap-too-far-to-hold', faultId: 'FT-low-back-arch' }),
     )
+  })
+  it('a narrow block on broad shoulders turns the forearms in', () => {
+    const one: Stock = { ...USUAL_STOCK, blocks: [USUAL_BLOCK] }
+    expect(must(solveSetup('SETUP-dolphin-block', bodyOf(200), {}, one)).warnings).toContainEqual(
+      expect.objectContaining({ faultId: 'FT-block-width' }),
+    )
+  })
+  it.each([
+    [150, 1],
+    [160, 3],
+    [170, 5],
+    [180, 6],
+    [190, 8],
+  ])('one 23 cm block in the L turns the forearms of %p cm in by %p° (props.md 2.3)', (stature, expected) => {
+    expect(turnIn(bodyOf(stature), 23)).toBeCloseTo(expected, -0.3)
+  })
+  it('short arms ask for a lift under the forearms, long ones for none', () => {
+    const lift = (upperArm: number): number =>
+      placed(
+        must(solveSetup('SETUP-headbase', must(estimateBody({ statureCm: 168, measured: { upperArm } })))),
+        'forearm-lift',
+      )
+    expect(lift(34)).toBe(0)
+    expect(lift(29)).toBeCloseTo(0.182 * 168 - 29 + 2, 6)
+  })
+  it('soft pillows are laid twice as high as firm blankets', () => {
+    const laid = (softness: number): number =>
+      placed(must(solveSetup('SETUP-home-stack', bodyOf(168), { softness })), 'layers-laid')
+    expect(laid(1)).toBeCloseTo(2 * laid(0), 9)
   })
   it('a strap loop is never wider than the shoulders ask', () => {
     fc.assert(
@@ -89,62 +307,60 @@ describe('placements move the right way', () => {
       }),
     )
   })
-})
-
-describe('warnings name the fault they prevent', () => {
-  it('far from the wall: the hanging arch', () => {
-    expect(must(solveSetup(KICK, bodyOf(168), { wallGapCm: 20 })).warnings).toContainEqual(
-      expect.objectContaining({ code: 'gap-too-far-to-hold', faultId: 'FT-low-back-arch' }),
-    )
-  })
-  it('near the wall: the rebound', () => {
-    expect(must(solveSetup(KICK, bodyOf(168), { wallGapCm: 5 })).warnings).toContainEqual(
-      expect.objectContaining({ faultId: 'FT-wall-rebound' }),
-    )
-  })
-  it('a narrow block on broad shoulders: turned-in forearms', () => {
-    const one = must(solveSetup('SETUP-dolphin-block', bodyOf(200), { blocks: [USUAL_BLOCK] }))
-    expect(one.warnings).toContainEqual(expect.objectContaining({ faultId: 'FT-block-width' }))
-  })
-})
-
-describe('blocks between the hands', () => {
-  it.each([
-    [150, 1],
-    [160, 3],
-    [170, 5],
-    [180, 6],
-    [190, 8],
-  ])('one 23 cm block in the L turns the forearms of %p cm in by %p° (props.md 2.3)', (stature, expected) => {
-    expect(turnIn(bodyOf(stature), 23)).toBeCloseTo(expected, -0.3)
-  })
-  it('finds 10 + 15 for a gap of 25 (props.md 2.2)', () => {
-    expect(spacersFor(25, [USUAL_BLOCK, USUAL_BLOCK])[0]).toEqual({
-      edgesCm: [15, 10],
-      widthCm: 25,
-      errorCm: 0,
-    })
-  })
-  it('never misses a closer pair that a plain search would find', () => {
-    fc.assert(
-      fc.property(fc.double({ min: 15, max: 45, noNaN: true }), (gap) => {
-        const edges = [23, 15, 10]
-        const all = [...edges, ...edges.flatMap((a) => edges.map((b) => a + b))]
-        const best = Math.min(...all.map((width) => Math.abs(width - gap)))
-        expect(Math.abs(spacersFor(gap, [USUAL_BLOCK, USUAL_BLOCK])[0]!.errorCm)).toBeCloseTo(best, 9)
-      }),
-    )
+  it('support comes off one step at a time: every neighbour exists and points to a setup', () => {
+    for (const { id } of SETUPS) {
+      const { less, more } = must(solveSetup(id, bodyOf(168)))
+      for (const other of [...less, ...more]) expect(findSetup(other)?.id).toBe(other)
+    }
   })
 })
 
 describe('refusals', () => {
+  const none: Stock = { blocks: [], slabs: [], straps: [], chairs: 0, blankets: 0, bolsters: 0 }
   it.each([
-    [KICK, { wallGapCm: -1 }, { code: 'option-out-of-range', key: 'wallGapCm', min: 5, max: 30 }],
-    [KICK, { blocks: [] }, { code: 'no-blocks', needed: 1 }],
-    ['SETUP-dolphin-block', { blocks: [] }, { code: 'no-blocks', needed: 1 }],
-    ['SETUP-trapeze', {}, { code: 'unknown-setup', id: 'SETUP-trapeze' }],
-  ])('%s %p', (id, options, refusal) => {
-    const solved = solveSetup(id, bodyOf(168), options)
+    [
+      KICK,
+      { wallGapCm: -1 },
+      USUAL_STOCK,
+      { code: 'parameter-out-of-range', key: 'wallGapCm', min: 5, max: 30 },
+    ],
+    [
+      'SETUP-wall-kick-hand',
+      { fingertipGapCm: -3 },
+      USUAL_STOCK,
+      { code: 'parameter-out-of-range', key: 'fingertipGapCm' },
+    ],
+    [KICK, {}, none, { code: 'no-blocks', needed: 1, inStock: 0 }],
+    ['SETUP-dolphin-block', {}, none, { code: 'no-blocks', needed: 1, inStock: 0 }],
+    ['SETUP-lolasana-blocks', {}, none, { code: 'no-blocks', needed: 2, inStock: 0 }],
+    ['SETUP-headfree-towers', {}, none, { code: 'no-blocks', needed: 4, inStock: 0 }],
+    [
+      'SETUP-headfree-towers',
+      { overlapCm: 4 },
+      USUAL_STOCK,
+      { code: 'rig-without-overlap', overlapCm: 4, leastCm: 7.5 },
+    ],
+    [
+      'SETUP-wall-stack-upper-back',
+      { overlapCm: 0 },
+      USUAL_STOCK,
+      { code: 'rig-without-overlap', overlapCm: 0, leastCm: 7.5 },
+    ],
+    ['SETUP-dolphin-strap', {}, none, { code: 'not-in-stock', prop: 'strap' }],
+    ['SETUP-headfree-chairs', {}, none, { code: 'not-in-stock', prop: 'chair', needed: 2, inStock: 0 }],
+    ['SETUP-platform-wall', {}, none, { code: 'not-in-stock', prop: 'slab' }],
+    ['SETUP-trapeze', {}, USUAL_STOCK, { code: 'unknown-setup', id: 'SETUP-trapeze' }],
+    ['SETUP-dolphin-plain', { wallGapCm: 5 }, USUAL_STOCK, { code: 'unknown-parameter', key: 'wallGapCm' }],
+  ])('%s %p', (id, options, stock, refusal) => {
+    const solved = solveSetup(id, bodyOf(168), options, stock)
     expect(!solved.ok && solved.refusal).toMatchObject(refusal)
+  })
+  it('three metres of stature are refused before any setup is asked', () => {
+    const body = estimateBody({ statureCm: 300 })
+    expect(!body.ok && body.refusal).toMatchObject({
+      code: 'stature-implausible',
+      statureCm: 300,
+      maxCm: 220,
+    })
   })
 })

@@ -2,7 +2,8 @@ import type { BodyRefusal } from '../body/estimate'
 import type { ReachRefusal } from '../mechanics/linkage'
 import type { SetupRefusal } from '../setups/setup'
 import { formatStature, type LengthRefusal } from '../units'
-import { deg, length, METRIC, plain, type Wording } from './number'
+import { PARAMETER_LABELS } from './parameter-labels'
+import { count, deg, length, METRIC, plain, type Wording } from './number'
 
 /** What a refused length says beside its field. */
 export function describeLength(refusal: LengthRefusal, wording: Wording = METRIC): string {
@@ -34,12 +35,20 @@ export function describeSetup(refusal: SetupRefusal, wording: Wording = METRIC):
     case 'unknown-parameter':
       return `“${refusal.key}” cannot be set here. Known: ${refusal.known.join(', ')}.`
     case 'parameter-out-of-range':
-    case 'option-out-of-range':
       return `${parameterName(refusal.key)} of ${plain(refusal.value)} is outside ${plain(refusal.min)} to ${plain(refusal.max)}.`
     case 'no-blocks':
-      return 'This needs a block and none is in the cupboard. Add one in Studio or pick the strap.'
+      return `This needs ${count(refusal.needed, 'block')}; ${refusal.inStock === 0 ? 'none is' : `${refusal.inStock} ${refusal.inStock === 1 ? 'is' : 'are'}`} in the cupboard. Add some in Studio or pick another setup.`
+    case 'not-in-stock':
+      return `This needs ${refusal.needed} × ${refusal.prop.replace('-', ' ')}; the cupboard has ${refusal.inStock} that will do.`
+    case 'stack-too-low':
+      return `The stack must reach ${length(refusal.neededCm, wording)}; what is in the cupboard reaches ${length(refusal.reachedCm, wording)} safely.`
+    case 'rig-without-overlap':
+      return `The upper block rests on ${length(refusal.overlapCm, wording)} of the lower one; ${length(refusal.leastCm, wording)} is the least. A tower like that is not built.`
+    case 'cannot-balance':
+      return `No lean brings the plumb line over the hands here. Change: ${parameterName(refusal.key)}.`
     case 'legs-do-not-reach':
     case 'arms-do-not-reach':
+    case 'trunk-does-not-reach':
       return describeReach(refusal.code, refusal.key, refusal.reach, wording)
     case 'joint-out-of-range':
       return `This would need ${deg(refusal.neededDeg)} at the ${refusal.joint}; ${deg(refusal.availableDeg)} is what there is. Change: ${parameterName(refusal.change)}.`
@@ -49,25 +58,16 @@ export function describeSetup(refusal: SetupRefusal, wording: Wording = METRIC):
 }
 
 function describeReach(code: string, key: string, reach: ReachRefusal, wording: Wording): string {
-  const what = code === 'legs-do-not-reach' ? 'The legs' : 'The arms'
+  const what =
+    code === 'legs-do-not-reach' ? 'The legs' : code === 'arms-do-not-reach' ? 'The arms' : 'The trunk'
   return reach.code === 'too-far'
     ? `${what} reach ${length(reach.reachCm, wording)} and ${length(reach.neededCm, wording)} are needed. Shorten: ${parameterName(key)}.`
     : `${what} cannot fold into ${length(reach.neededCm, wording)}; ${length(reach.leastCm, wording)} is the least. Lengthen: ${parameterName(key)}.`
 }
 
-const PARAMETER_NAMES: Record<string, string> = {
-  wallGapCm: 'Block to wall',
-  toeDistanceCm: 'Feet from the elbows',
-  kneeBendDeg: 'Knee bend',
-  shoulderLeanDeg: 'Shoulder lean',
-  fingertipGapCm: 'Fingertips to wall',
-  depthCm: 'Depth',
-  shoulderOffsetCm: 'Shoulders ahead of the wrists',
-  archShare: 'Arch',
-}
-
+/** A parameter's or option's name on screen. */
 function parameterName(key: string): string {
-  return PARAMETER_NAMES[key] ?? key
+  return PARAMETER_LABELS[key] ?? key
 }
 
 const SEGMENT_NAMES: Record<string, string> = {
@@ -82,6 +82,14 @@ const SEGMENT_NAMES: Record<string, string> = {
   foot: 'Foot',
   shoulderBreadth: 'Shoulder breadth',
   hipBreadth: 'Hip breadth',
+  seatedLeg: 'Seated leg length',
+  armReach: 'Arm’s reach',
+  elbowToFingertip: 'Elbow to fingertip',
+  innerLeg: 'Inner leg',
+  jointWidth: 'Shoulder joint to shoulder joint',
+  thumb: 'Thumb',
+  handBreadth: 'Hand breadth',
+  headWidth: 'Head width',
 }
 
 /** A segment's name on screen. */

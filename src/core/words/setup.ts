@@ -1,19 +1,14 @@
 import { armLoad, type Position } from '../mechanics/position'
 import type { Placement, SetupProp, SetupSolution, SetupStep, SetupWarning } from '../setups/setup'
-import { count, deg, length, percent, plain, type Wording } from './number'
-
-const PLACEMENT_LABEL: Record<string, string> = {
-  'elbow-width': 'Elbow to elbow',
-  'walk-in': 'Elbows to balls of the feet',
-  'strap-loop': 'Strap loop, closed, all round',
-  'block-from-elbow': 'Elbow to near face of the block',
-  'block-gap': 'Block to wall',
-  'elbow-to-wall': 'Elbow to wall',
-}
+import { count, length, percent, type Wording } from './number'
+import { FAULT_PHRASES } from './setup-faults'
+import { BODY_WAYS, PLACEMENTS } from './setup-placements'
+import { STEPS } from './setup-steps'
+import { fill } from './template'
 
 /** What a placement is called. */
 export function placementLabel(key: string): string {
-  return PLACEMENT_LABEL[key] ?? key
+  return PLACEMENTS[key] ?? key
 }
 
 /** A placement's number with how far it may be off for this person. */
@@ -23,95 +18,96 @@ export function placementValue(placement: Placement, wording: Wording): string {
 }
 
 /** How to find the same distance without a tape, and that way's error. */
-export function bodyWay(placement: Placement, wording: Wording): string {
-  const way = placement.bodyWay
+export function bodyWay({ bodyWay: way }: Placement, wording: Wording): string {
   if (!way) return 'By tape.'
-  const off = `(within ${length(way.withinCm, wording)})`
-  const n = way.numbers
-  switch (way.measure) {
-    case 'M1':
-      return `Hold opposite upper arms, then lower the forearms without letting the elbows move ${off}.`
-    case 'M11':
-      return `Lay the forearm down: the wall is ${length(n.pastFingertipsCm ?? 0, wording)} past the fingertips ${off}.`
-    case 'M15':
-      return `${plain(n.feet ?? 0)} of your own foot lengths from elbows to balls of the feet ${off}.`
-    case 'arms-forward':
-      return `Arms forward and parallel with the loop on: just taut, not pulling ${off}.`
-    case 'thumbs-meet-block':
-      return `Forearms down, slide the block in until the webs of both thumbs meet its near edge ${off}.`
-    case 'block-thickness':
-      return `Lay a second block flat between block and wall: its 10 cm edge is ${length(10, wording)} ${off}.`
-    default:
-      return `Measure ${way.measure} ${off}.`
-  }
+  const sentence = BODY_WAYS[way.measure] ?? way.measure
+  return `${fill(sentence, way.numbers, wording)} (within ${length(way.withinCm, wording)}).`
 }
 
 /** One step of the list, in the order it is done. */
-export function describeStep({ code, numbers: n }: SetupStep, wording: Wording): string {
-  const cm = (key: string): string => length(n[key] ?? 0, wording)
-  switch (code) {
-    case 'strap-close':
-      return `Close the strap to a loop of ${cm('loopCm')} all round.`
-    case 'strap-above-elbows':
-      return 'Slip it just above the elbows, buckle off the skin.'
-    case 'elbows-at-width':
-      return `Elbows ${cm('widthCm')} apart, point to point. Hold opposite upper arms to check.`
-    case 'forearms-parallel':
-      return 'Forearms parallel, palms down, fingers wide.'
-    case 'plank-then-walk':
-      return `Forearm plank first, then walk in until the balls of the feet are ${cm('walkInCm')} from the elbows.`
-    case 'walk-in-to':
-      return `Walk in to ${cm('walkInCm')} from elbows to balls of the feet; knees may bend.`
-    case 'strap-off-before-rest':
-      return 'Strap off before resting.'
-    case 'block-between-hands':
-      return `Block between the hands, ${cm('widthCm')} across. Forearms turn in ${deg(Math.max(0, n.turnInDeg ?? 0))}.`
-    case 'thumbs-near-face':
-      return 'Thumbs along the near face, index fingers along the ends.'
-    case 'block-from-wall':
-      return `Far face of the block ${cm('gapCm')} from the wall.`
-    case 'check-elbow-to-wall':
-      return `Elbows then lie ${cm('elbowToWallCm')} from the wall. Mark it.`
-    case 'lead-leg-up':
-      return 'Lead leg up and straight, hips level.'
-    case 'one-heel-then-other':
-      return 'One heel to the wall, breathe, then the other. Down the same way, one foot at a time.'
-    default:
-      return code
-  }
+export function describeStep({ code, numbers }: SetupStep, wording: Wording): string {
+  return fill(STEPS[code] ?? code, numbers, wording)
+}
+
+const WARNINGS: Readonly<Record<string, string>> = {
+  'gap-too-far-to-hold':
+    'At {gapCm} a stacked body must arch {archDeg} to rest its heels. Hops and taps only; hold at {holdMaxCm} or less.',
+  'crown-too-low': 'The crown clears the floor by {clearCm}; {leastCm} is the least. Add a layer.',
+  'edge-low': 'The edge is {offCm} low for a level trunk: ribs will flare. Pad it, or take a higher one.',
+  'heels-very-high': 'Heels would need {heelCm}: begin on a low chair instead.',
+  'platform-at-cap':
+    'At {heightCm} the platform is as high as it goes and the neck still folds more than asked.',
+  'seat-still-touches': 'The seat is {shortCm} short of clearing. Take the taller face.',
+  'spacer-too-narrow': 'These blocks are {offCm} narrower than the gap: they drop, or the hands close in.',
+  'spacer-too-wide': 'These blocks are {offCm} wider than the gap: they pinch.',
+  'spread-narrow': 'At {spreadCm} the elbows must bend; {leastCm} is the least for these arms.',
+  'tower-tips': 'The upper piece tips at {tipDeg}: let more of it rest on the lower one.',
+  'feet-too-high': 'Feet are {offCm} higher than the upside-down hips.',
+  'feet-too-low': 'Feet are {offCm} lower than the upside-down hips; standing hip height misleads.',
 }
 
 /** A warning with its numbers. */
-export function describeWarning({ code, numbers: n }: SetupWarning, wording: Wording): string {
-  const cm = (key: string): string => length(n[key] ?? 0, wording)
-  switch (code) {
-    case 'gap-too-far-to-hold':
-      return `At ${cm('gapCm')} a stacked body must arch ${deg(n.archDeg ?? 0)} to rest its heels. Hops and taps only; hold at ${cm('holdMaxCm')} or less.`
-    case 'gap-near':
-      return `At ${cm('gapCm')} feet tend to bounce off. Kick smaller, or move out a little.`
-    case 'forearms-turn-in':
-      return (n.turnInDeg ?? 0) > 0
-        ? `This block turns the forearms in ${deg(n.turnInDeg ?? 0)}. A wider face or a second block keeps them parallel.`
-        : `This block is wider than the shoulders by ${deg(-(n.turnInDeg ?? 0))} of turn-out. Take a narrower face.`
-    default:
-      return code
+export function describeWarning({ code, faultId, numbers }: SetupWarning, wording: Wording): string {
+  if (code === 'forearms-turn-in') return turnIn(numbers, wording)
+  if (code === 'below-usual' || code === 'above-usual') {
+    const past = code === 'below-usual' ? 'Below' : 'Above'
+    const limit = 'limitDeg' in numbers ? '{limitDeg}' : '{limitCm}'
+    return fill(`${past} the usual ${limit}: expect ${FAULT_PHRASES[faultId] ?? faultId}.`, numbers, wording)
   }
+  return fill(WARNINGS[code] ?? code, numbers, wording)
+}
+
+function turnIn(numbers: SetupWarning['numbers'], wording: Wording): string {
+  const turnInDeg = numbers.turnInDeg ?? 0
+  return turnInDeg > 0
+    ? fill(
+        'This block turns the forearms in {turnInDeg}. A wider face or a second block keeps them parallel.',
+        { turnInDeg },
+        wording,
+      )
+    : fill(
+        'This block is wider than the shoulders by {turnInDeg} of turn-out. Take a narrower face.',
+        { turnInDeg: -turnInDeg },
+        wording,
+      )
+}
+
+const PROP_NAMES: Readonly<Record<string, readonly [one: string, many: string]>> = {
+  wall: ['a clear wall', 'clear walls'],
+  mat: ['mat', 'mats'],
+  block: ['block', 'blocks'],
+  slab: ['slab', 'slabs'],
+  strap: ['strap', 'straps'],
+  chair: ['chair', 'chairs'],
+  bolster: ['bolster', 'bolsters'],
+  blanket: ['blanket', 'blankets'],
+  cushion: ['cushion', 'cushions'],
+  slider: ['slider', 'sliders'],
+  tape: ['floor tape', 'floor tape'],
+  bench: ['bench', 'benches'],
+  wedge: ['wedge or folded mat', 'wedges'],
+  grips: ['pair of grips', 'pairs of grips'],
+  scarf: ['scarf', 'scarves'],
+  paper: ['sheet of paper', 'sheets of paper'],
 }
 
 /** What to fetch. */
-export function describeProp({ kind, count: pieces, detail }: SetupProp, wording: Wording): string {
-  if (kind === 'wall') return 'A clear wall'
-  if (kind === 'strap') return `Strap of at least ${length(detail[0] ?? 0, wording)}`
-  return `${count(pieces, 'block')}, ${detail.map((edge) => length(edge, wording)).join(' + ')} across`
+export function describeProp({ kind, count: pieces, face, detail }: SetupProp, wording: Wording): string {
+  const [one, many] = PROP_NAMES[kind] ?? [kind, `${kind}s`]
+  if (kind === 'wall' || kind === 'tape') return one
+  if (kind === 'strap' && detail[0] !== undefined) return `strap of at least ${length(detail[0], wording)}`
+  const sizes = detail.map((edge) => length(edge, wording)).join(' + ')
+  const how = face ? `, ${face} face down` : ''
+  return `${count(pieces, one, many)}${sizes === '' ? '' : ` (${sizes})`}${how}`
 }
 
 /** The drawing in words, for anybody who cannot see it. */
 export function describeScene(solution: SetupSolution, wording: Wording): string {
-  const { target } = solution
+  const { target, scene } = solution
   const arms = armLoad(target)
   return [
-    `Side view, head towards the wall.`,
-    `Arms carry about ${percent(arms.value)} of body weight.`,
+    scene.wallX === null ? 'Side view.' : 'Side view, wall on the right.',
+    ...(arms.value > 0 ? [`Arms carry about ${percent(arms.value)} of body weight.`] : []),
     plumbSentence(target, wording),
     `Crown ${length(target.headClearanceCm, wording)} above the floor.`,
   ].join(' ')
@@ -122,6 +118,8 @@ export function plumbSentence(position: Position, wording: Wording): string {
   const { forwardCm, backCm } = position.margin
   if (backCm < 0) return `The plumb line falls ${length(-backCm, wording)} behind the base.`
   if (forwardCm < 0)
-    return `The plumb line falls ${length(-forwardCm, wording)} past the fingertips: the wall carries the rest.`
+    return position.wallX === null
+      ? `The plumb line falls ${length(-forwardCm, wording)} past the base.`
+      : `The plumb line falls ${length(-forwardCm, wording)} past the base: the wall carries the rest.`
   return `The plumb line falls ${length(backCm, wording)} inside the rear edge of the base.`
 }

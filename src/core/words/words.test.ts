@@ -49,15 +49,27 @@ describe('what was refused, and what to do', () => {
       'A name may have 80 characters; this one has 300.',
     ],
     [
-      describeSetup({ code: 'no-blocks', needed: 1 }),
-      'This needs a block and none is in the cupboard. Add one in Studio or pick the strap.',
+      describeSetup({ code: 'no-blocks', needed: 2, inStock: 0 }),
+      'This needs 2 blocks; none is in the cupboard. Add some in Studio or pick another setup.',
+    ],
+    [
+      describeSetup({ code: 'not-in-stock', prop: 'strap-long', needed: 1, inStock: 0 }),
+      'This needs 1 × strap long; the cupboard has 0 that will do.',
+    ],
+    [
+      describeSetup({ code: 'stack-too-low', neededCm: 41, reachedCm: 30 }),
+      'The stack must reach 41 cm; what is in the cupboard reaches 30 cm safely.',
+    ],
+    [
+      describeSetup({ code: 'rig-without-overlap', overlapCm: 4, leastCm: 7.5 }),
+      'The upper block rests on 4 cm of the lower one; 7.5 cm is the least. A tower like that is not built.',
     ],
     [
       describeSetup({ code: 'wall-out-of-reach', elbowToWallCm: 300, reachCm: 150 }),
       'The wall is 300 cm from the elbows and the heels reach 150 cm. Come nearer.',
     ],
     [
-      describeSetup({ code: 'option-out-of-range', key: 'wallGapCm', value: 40, min: 5, max: 30 }),
+      describeSetup({ code: 'parameter-out-of-range', key: 'wallGapCm', value: 40, min: 5, max: 30 }),
       'Block to wall of 40 is outside 5 to 30.',
     ],
   ])('%s', (printed, expected) => expect(printed).toBe(expected))
@@ -65,13 +77,13 @@ describe('what was refused, and what to do', () => {
   it('names the joint, what it would need and what to change', () => {
     const solved = solvePosition('dolphin', bodyOf(168), { hipRangeDeg: 30 })
     expect(solved.ok ? '' : describeSetup(solved.refusal)).toMatch(
-      /^This would need \d+° at the hip; 30° is what there is\. Change: Feet from the elbows\.$/,
+      /^This would need \d+° at the hip; 30° is what there is\. Change: Balls of the feet from the support\.$/,
     )
   })
   it('says by how much legs are too short', () => {
     const solved = solvePosition('dolphin', bodyOf(140), { toeDistanceCm: 140 })
     expect(solved.ok ? '' : describeSetup(solved.refusal)).toMatch(
-      /^The legs reach [\d.]+ cm and [\d.]+ cm are needed\. Shorten: Feet from the elbows\.$/,
+      /^The legs reach [\d.]+ cm and [\d.]+ cm are needed\. Shorten: Balls of the feet from the support\.$/,
     )
   })
   it('asks which line was used when a length fits no such body', () => {
@@ -116,7 +128,7 @@ describe('a setup in words', () => {
   const placement = (key: string) => kick.placements.find((p) => p.key === key)!
 
   it('gives a number with its error, and a way without a tape', () => {
-    expect(placementValue(placement('elbow-to-wall'), METRIC)).toBe('58.5 cm ± 2.5 cm')
+    expect(placementValue(placement('elbow-to-wall'), METRIC)).toBe('58.5 cm ± 2 cm')
     expect(bodyWay(placement('elbow-to-wall'), METRIC)).toBe(
       'Lay the forearm down: the wall is 16 cm past the fingertips (within 2 cm).',
     )

@@ -6,7 +6,7 @@ import type { ClassBrief, Participant, Plan, PlanBlock, Version } from '@/core/p
 import { validatePlan } from '@/core/planning/validate'
 import { allowedStages } from '@/core/planning/versions'
 import { findById, library } from '@/core/practice/library'
-import { USUAL_BLOCK } from '@/core/props/blocks'
+import { stockOf } from '@/core/props/stock'
 import { solveSetup } from '@/core/setups/catalogue'
 import { count, length } from '@/core/words/number'
 import { placementLabel } from '@/core/words/setup'
@@ -201,9 +201,7 @@ function handNumbers({ studentId, setupId }: Version, { students, studio }: Peop
   if (!student?.statureCm) return ''
   const body = estimateBody({ statureCm: student.statureCm, measured: student.measured })
   if (!body.ok) return ''
-  const solved = solveSetup(setupId, body.value, {
-    blocks: Array.from({ length: Math.min(2, studio.blocks) }, () => USUAL_BLOCK),
-  })
+  const solved = solveSetup(setupId, body.value, {}, stockOf(studio))
   if (!solved.ok) return ''
   return solved.value.placements
     .map((p) => `${placementLabel(p.key)} ${length(p.valueCm, studio)}`)

@@ -12,6 +12,7 @@ export function benchData(): {
   people: BenchPerson[]
   setups: { id: string; label: string }[]
   blocks: number
+  straps: number
 } {
   const { db, studio } = context()
   return {
@@ -22,5 +23,6 @@ export function benchData(): {
     })),
     setups: SETUPS.map((setup) => ({ id: setup.id, label: findById(library().setups, setup.id).name })),
     blocks: studio.blocks,
+    straps: studio.straps,
   }
 }

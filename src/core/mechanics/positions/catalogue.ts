@@ -1,19 +1,37 @@
 import type { Body } from '../../body/estimate'
-import { ok, refused, type Result } from '../../result'
-import type { Parameters, Position, PositionRefusal, PositionSpec } from '../position'
-import { DOLPHIN } from './dolphin'
-import { FOREARM_HEELS_ON_WALL, FOREARM_KICK_START, FOREARM_STRAIGHT } from './forearm-stand'
-import { HIGH_PLANK, KNEE_PLANK } from './plank'
+import { refused, type Result } from '../../result'
+import { fillParameters, type Parameters } from '../parameters'
+import type { Position, PositionRefusal, PositionSpec } from '../position'
+import { ARM_BALANCES } from './arm-balance'
+import { DOLPHINS } from './dolphin'
+import { DOWN_DOGS } from './down-dog'
+import { FLOOR } from './floor'
+import { HEADSTANDS } from './headstand'
+import { PLANKS } from './plank'
+import { AT_THE_WALL } from './right-angle'
+import { SHOULDER_STANDS } from './shoulder-stand'
+import { FOREARM_STANDS, HANDSTANDS } from './stand'
 
-/** Every position that can be solved, in the order of the list in docs/method/mechanics.md. */
+/** Every position that can be solved, family by family. */
 export const POSITIONS: readonly PositionSpec[] = [
-  HIGH_PLANK,
-  KNEE_PLANK,
-  DOLPHIN,
-  FOREARM_KICK_START,
-  FOREARM_STRAIGHT,
-  FOREARM_HEELS_ON_WALL,
+  ...FLOOR,
+  ...PLANKS,
+  ...DOLPHINS,
+  ...DOWN_DOGS,
+  ...AT_THE_WALL,
+  ...FOREARM_STANDS,
+  ...HANDSTANDS,
+  ...HEADSTANDS,
+  ...ARM_BALANCES,
+  ...SHOULDER_STANDS,
 ]
+
+const BY_ID: ReadonlyMap<string, PositionSpec> = new Map(POSITIONS.map((spec) => [spec.id, spec]))
+
+/** A position by its id; undefined where nothing is called so. */
+export function findPosition(id: string): PositionSpec | undefined {
+  return BY_ID.get(id)
+}
 
 /**
  * Solves a position by its id: fills usual values, checks every parameter against its range, refuses what it does not know.
@@ -24,27 +42,8 @@ export function solvePosition(
   body: Body,
   given: Parameters = {},
 ): Result<Position, PositionRefusal> {
-  const spec = POSITIONS.find((position) => position.id === id)
+  const spec = BY_ID.get(id)
   if (!spec) return refused({ code: 'unknown-position', id })
-  const filled = fillParameters(spec, body, given)
+  const filled = fillParameters(spec.parameters, body, given)
   return filled.ok ? spec.solve(body, filled.value) : filled
-}
-
-function fillParameters(
-  spec: PositionSpec,
-  body: Body,
-  given: Parameters,
-): Result<Parameters, PositionRefusal> {
-  const known = spec.parameters.map((parameter) => parameter.key)
-  const stray = Object.keys(given).find((key) => !known.includes(key))
-  if (stray !== undefined) return refused({ code: 'unknown-parameter', key: stray, known })
-  const filled: Record<string, number> = {}
-  for (const { key, min, max, usual } of spec.parameters) {
-    const fallback = typeof usual === 'function' ? usual(body) : usual
-    const value = given[key] ?? fallback
-    if (!(value >= min && value <= max))
-      return refused({ code: 'parameter-out-of-range', key, value, min, max })
-    filled[key] = value
-  }
-  return ok(filled)
 }

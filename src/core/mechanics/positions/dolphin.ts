@@ -1,153 +1,126 @@
 import type { Body } from '../../body/estimate'
-import { ok, refused, type Result } from '../../result'
-import { joinLinks, spanAcross } from '../linkage'
-import { angleAt, degrees, rise, subtract, type Point } from '../point'
+import { ok } from '../../result'
+import { plantedFrame } from '../frame'
 import {
-  assemble,
+  HEEL_LIFT,
+  HIP_RANGE,
+  KNEE_BEND,
+  LEAD_LEG,
+  parameter,
   read,
-  type Angles,
+  SHOULDER_LEAN,
+  SHOULDER_RANGE,
+  tuned,
   type Parameter,
   type Parameters,
-  type PositionRefusal,
-  type PositionSpec,
-} from '../position'
-import { crownInLine, footOnBall, straightWaist, type Leg, type Skeleton } from '../skeleton'
-import { twoSupports } from '../statics'
-import { forearmBase, forearmPatch, pointPatch } from '../surfaces'
+} from '../parameters'
+import { armsOnForearms, legAlong, skeletonOf } from '../pose'
+import { assemble, type Assembly, type PositionSpec } from '../position'
+import { on } from '../supports'
+import { armSupport, patchAround, pointPatch, type ArmKind } from '../surfaces'
+
+// props.md M15: walk-in 0.35–0.65 of stature; the middle is a usual dolphin.
+export const TOE_DISTANCE = parameter.cm(
+  'toeDistanceCm',
+  'Balls of the feet from the support',
+  30,
+  140,
+  (b) => 0.52 * b.statureCm,
+)
 
 /** Shared by every shape on forearms and feet. */
 export const DOLPHIN_PARAMETERS: readonly Parameter[] = [
-  {
-    key: 'toeDistanceCm',
-    label: 'Balls of the feet from the elbows',
-    unit: 'cm',
-    min: 30,
-    max: 140,
-    // props.md M15: walk-in 0.35–0.65 of stature; the middle is a usual dolphin.
-    usual: (body) => 0.52 * body.statureCm,
-  },
-  {
-    key: 'shoulderLeanDeg',
-    label: 'Shoulders ahead of the elbows',
-    unit: 'deg',
-    min: -30,
-    max: 30,
-    usual: 0,
-  },
-  { key: 'kneeBendDeg', label: 'Knee bend', unit: 'deg', min: 0, max: 90, usual: 10 },
-  { key: 'heelLiftDeg', label: 'Heel lift', unit: 'deg', min: 0, max: 75, usual: 35 },
-  { key: 'hipRangeDeg', label: 'Hip flexion available', unit: 'deg', min: 30, max: 150, usual: 125 },
-  {
-    key: 'shoulderRangeDeg',
-    label: 'Shoulder flexion available',
-    unit: 'deg',
-    min: 90,
-    max: 190,
-    usual: 180,
-  },
+  TOE_DISTANCE,
+  SHOULDER_LEAN,
+  KNEE_BEND,
+  HEEL_LIFT,
+  HIP_RANGE,
+  SHOULDER_RANGE,
 ]
 
-/** Dolphin: forearms and balls of the feet on the floor, hips high, head hanging clear. */
-export const DOLPHIN: PositionSpec = {
-  id: 'dolphin',
-  name: 'Dolphin',
-  parameters: DOLPHIN_PARAMETERS,
-  solve(body, parameters) {
-    const frame = solveFrame(body, parameters)
-    if (!frame.ok) return frame
-    const { skeleton, ballX, angles } = frame.value
-    return ok(
-      assemble({
-        id: 'dolphin',
-        body,
-        parameters,
-        skeleton,
-        angles,
-        base: { fromCm: ballX, toCm: forearmBase(body).toCm },
-        wallX: null,
-        carry: (centreX) =>
-          twoSupports(centreX, pointPatch('toes', ballX), forearmPatch(body, skeleton.shoulder.x)),
-      }),
-    )
-  },
+/** With the forearms up a wall only the elbow end carries: half of that patch, as a fraction of stature. */
+const ELBOW_END = 0.012
+
+type Variant = {
+  id: string
+  name: string
+  arms?: ArmKind
+  parameters: readonly Parameter[]
+  /** What is added once the joints are known. */
+  extra?: (body: Body, parameters: Parameters) => Partial<Pick<Assembly, 'wallX' | 'rise'>>
 }
 
-type Frame = { skeleton: Skeleton; ballX: number; angles: Angles }
-
-/**
- * The closed chain elbow → shoulder → hip → ankle → ball of the foot: the hip lies where the trunk's circle about the
- * shoulder meets the leg's circle about the ankle, the higher of the two.
- */
-export function solveFrame(body: Body, parameters: Parameters): Result<Frame, PositionRefusal> {
-  const { upperArm, trunk, thigh, shank, forearm, hand } = body.length
-  const ballX = -read(parameters, 'toeDistanceCm')
-  const kneeBendDeg = read(parameters, 'kneeBendDeg')
-  const elbow = { x: 0, y: 0 }
-  const shoulder = rise(elbow, upperArm.valueCm, read(parameters, 'shoulderLeanDeg'))
-  const foot = footOnBall(body, { x: ballX, y: 0 }, read(parameters, 'heelLiftDeg'))
-  const legSpan = spanAcross(thigh.valueCm, shank.valueCm, 180 - kneeBendDeg)
-  const hip = joinLinks(shoulder, trunk.valueCm, foot.ankle, legSpan, 'up')
-  if (!hip.ok) return refused({ code: 'legs-do-not-reach', key: 'toeDistanceCm', reach: hip.refusal })
-  const knee = bentKnee(hip.value, thigh.valueCm, foot.ankle, shank.valueCm)
-
-  const angles = anglesOf(shoulder, hip.value, knee, elbow, kneeBendDeg)
-  const limited = withinRange(angles, parameters)
-  if (!limited.ok) return limited
-  const waist = straightWaist(shoulder, hip.value)
-  const leg: Leg = { knee, ...foot }
-  return ok({
-    ballX,
-    angles,
-    skeleton: {
-      elbow,
-      wrist: { x: forearm.valueCm, y: 0 },
-      fingertip: { x: forearm.valueCm + hand.valueCm, y: 0 },
-      shoulder,
-      waist,
-      hip: hip.value,
-      crown: crownInLine(body, shoulder, waist),
-      legs: [leg, leg],
-    },
-  })
-}
-
-/** Knees bend towards the hands. Rounding can leave a straight leg a hair short, which is straight. */
-function bentKnee(hip: Point, thigh: number, ankle: Point, shank: number): Point {
-  const knee = joinLinks(hip, thigh, ankle, shank, 'front')
-  if (knee.ok) return knee.value
-  const along = thigh / (thigh + shank)
-  return { x: hip.x + (ankle.x - hip.x) * along, y: hip.y + (ankle.y - hip.y) * along }
-}
-
-function anglesOf(shoulder: Point, hip: Point, knee: Point, elbow: Point, kneeBendDeg: number): Angles {
-  const trunk = subtract(hip, shoulder)
+/** Any shape on forearms (or straight arms) and the balls of the feet, perhaps with one leg lifted, perhaps on a raised surface. */
+export function dolphinShape({
+  id,
+  name,
+  arms: kind = 'forearms',
+  parameters,
+  extra,
+}: Variant): PositionSpec {
   return {
-    hipFlexionDeg: 180 - angleAt(hip, shoulder, knee),
-    shoulderFlexionDeg: angleAt(shoulder, hip, elbow),
-    trunkLeanDeg: degrees(Math.atan2(trunk.x, trunk.y)),
-    kneeBendDeg,
-    archDeg: 0,
+    id,
+    name,
+    parameters,
+    solve: (body, given) => {
+      const height = given.forearmHeightCm ?? 0
+      const lean = read(given, 'shoulderLeanDeg')
+      const flat = armSupport(body, kind, lean, height)
+      const upWall = given.forearmTiltDeg
+      const { arms, patch, base } =
+        upWall === undefined
+          ? flat
+          : {
+              ...flat,
+              arms: armsOnForearms(body, lean, upWall),
+              patch: patchAround('forearms', ELBOW_END * body.statureCm, ELBOW_END * body.statureCm),
+            }
+      const frame = plantedFrame(body, given, arms.shoulder, arms.elbow)
+      if (!frame.ok) return frame
+      const { trunk, leg, ballX } = frame.value
+      const lifted =
+        given.leadLegDeg === undefined ? leg : legAlong(body, trunk.hip, given.leadLegDeg - 90, 0, 1)
+      return ok(
+        assemble({
+          id,
+          body,
+          parameters: given,
+          skeleton: skeletonOf(arms, trunk, [leg, lifted]),
+          base: { fromCm: ballX, toCm: base.toCm },
+          supports: {
+            groups: [on(pointPatch('toes', ballX)), on(patch)],
+          },
+          ...extra?.(body, given),
+        }),
+      )
+    },
   }
 }
 
-function withinRange(angles: Angles, parameters: Parameters): Result<true, PositionRefusal> {
-  const hip = read(parameters, 'hipRangeDeg')
-  if (angles.hipFlexionDeg > hip)
-    return refused({
-      code: 'joint-out-of-range',
-      joint: 'hip',
-      neededDeg: angles.hipFlexionDeg,
-      availableDeg: hip,
-      change: 'toeDistanceCm',
-    })
-  const shoulder = read(parameters, 'shoulderRangeDeg')
-  if (angles.shoulderFlexionDeg > shoulder)
-    return refused({
-      code: 'joint-out-of-range',
-      joint: 'shoulder',
-      neededDeg: angles.shoulderFlexionDeg,
-      availableDeg: shoulder,
-      change: 'toeDistanceCm',
-    })
-  return ok(true)
-}
+const leaning = (usual: number): readonly Parameter[] =>
+  DOLPHIN_PARAMETERS.map((p) => (p === SHOULDER_LEAN ? tuned(p, { usual }) : p))
+
+export const DOLPHINS: readonly PositionSpec[] = [
+  dolphinShape({ id: 'dolphin', name: 'Dolphin', parameters: DOLPHIN_PARAMETERS }),
+  dolphinShape({
+    id: 'dolphin-raised',
+    name: 'Dolphin with raised forearms',
+    parameters: [parameter.cm('forearmHeightCm', 'Forearms raised by', 0, 75, 45), ...DOLPHIN_PARAMETERS],
+  }),
+  dolphinShape({
+    id: 'dolphin-leg-lifted',
+    name: 'Dolphin, one leg lifted',
+    parameters: [...DOLPHIN_PARAMETERS, LEAD_LEG],
+  }),
+  dolphinShape({ id: 'dolphin-rock-forward', name: 'Dolphin rock, forward end', parameters: leaning(20) }),
+  dolphinShape({ id: 'dolphin-rock-back', name: 'Dolphin rock, back end', parameters: leaning(-15) }),
+  dolphinShape({
+    id: 'dolphin-at-corner',
+    name: 'Elbows where floor meets wall, forearms up it',
+    parameters: [
+      parameter.deg('forearmTiltDeg', 'Forearms off the wall', 0, 30, 3),
+      ...DOLPHIN_PARAMETERS.map((p) => (p === SHOULDER_LEAN ? tuned(p, { usual: -25, min: -60 }) : p)),
+    ],
+    extra: (body) => ({ wallX: 0.02 * body.statureCm }),
+  }),
+]

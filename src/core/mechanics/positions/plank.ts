@@ -1,62 +1,70 @@
 import type { Body } from '../../body/estimate'
 import { ok, refused, type Result } from '../../result'
-import { joinLinks } from '../linkage'
-import { add, angleAt, direction, polar, type Point } from '../point'
-import {
-  assemble,
-  read,
-  type Parameter,
-  type Parameters,
-  type Position,
-  type PositionRefusal,
-  type PositionSpec,
-} from '../position'
-import { crownInLine, footInAir, footOnBall, straightWaist, type Skeleton } from '../skeleton'
-import { twoSupports } from '../statics'
-import { handBase, handPatch, pointPatch } from '../surfaces'
+import { joinLinks, spanAcross } from '../linkage'
+import { read, parameter, type Parameter, type Parameters } from '../parameters'
+import { add, direction, type Point } from '../point'
+import { armLength, armsOnForearms, legLength, skeletonOf, trunkBetween } from '../pose'
+import { assemble, type Position, type PositionRefusal, type PositionSpec } from '../position'
+import { footInAir, footOnBall, type Leg, type Skeleton } from '../skeleton'
+import { on } from '../supports'
+import { forearmBase, forearmPatch, handBase, handPatch, pointPatch } from '../surfaces'
 
 /** Heels over the balls of the feet. */
 const PLANK_HEEL_LIFT_DEG = 65
+/** A sideways foot stands on its outer edge: the ankle is half a foot's breadth up, as a fraction of ankle height. */
+const SIDE_FOOT = 0.6
+/** A hip this near to straight is a straight line. */
+const STRAIGHT_DEG = 0.01
 
-const PARAMETERS: readonly Parameter[] = [
-  {
-    key: 'shoulderOffsetCm',
-    label: 'Shoulders ahead of the wrists',
-    unit: 'cm',
-    min: -10,
-    max: 15,
-    usual: 0,
-  },
-  { key: 'depthCm', label: 'Lowered by', unit: 'cm', min: 0, max: 45, usual: 0 },
+const { cm, deg } = parameter
+const OFFSET = cm('shoulderOffsetCm', 'Shoulders ahead of the support', -10, 15, 0)
+const HIP = deg('hipBendDeg', 'Hips: pike (+) or sag (−)', -30, 60, 0)
+const DEPTH = cm('depthCm', 'Lowered by', 0, 45, 0)
+
+/** The bottom of a push-up: upper arms level with the elbows, lowered by about one upper arm. */
+const lowered = (body: Body): number => Math.min(DEPTH.max, body.length.upperArm.valueCm)
+
+type Kind = { id: string; name: string; arms: 'hands' | 'forearms'; from: 'toes' | 'knees' | 'feet' }
+const plank = (kind: Kind, parameters: readonly Parameter[]): PositionSpec => ({
+  ...kind,
+  parameters,
+  solve: (body, given) => solvePlank(kind, body, given),
+})
+
+/** Everything held straight between hands or forearms and feet or knees. */
+export const PLANKS: readonly PositionSpec[] = [
+  plank({ id: 'high-plank', name: 'High plank', arms: 'hands', from: 'toes' }, [OFFSET, DEPTH, HIP]),
+  plank({ id: 'knee-plank', name: 'Knee plank', arms: 'hands', from: 'knees' }, [OFFSET, DEPTH, HIP]),
+  plank({ id: 'low-push-up', name: 'Low push-up', arms: 'hands', from: 'toes' }, [
+    OFFSET,
+    { ...DEPTH, usual: lowered },
+    HIP,
+  ]),
+  plank({ id: 'low-push-up-knees', name: 'Low push-up on the knees', arms: 'hands', from: 'knees' }, [
+    OFFSET,
+    { ...DEPTH, usual: lowered },
+    HIP,
+  ]),
+  plank({ id: 'incline-plank', name: 'Plank with raised hands', arms: 'hands', from: 'toes' }, [
+    OFFSET,
+    DEPTH,
+    HIP,
+    cm('handHeightCm', 'Hands raised by', 0, 110, 45),
+  ]),
+  plank({ id: 'forearm-plank', name: 'Forearm plank', arms: 'forearms', from: 'toes' }, [OFFSET, HIP]),
+  plank({ id: 'side-plank', name: 'Side plank', arms: 'hands', from: 'feet' }, [OFFSET, HIP]),
 ]
 
-/** High plank: hands and balls of the feet, one line from crown to heel; `depthCm` lowers it towards the push-up. */
-export const HIGH_PLANK: PositionSpec = {
-  id: 'high-plank',
-  name: 'High plank',
-  parameters: PARAMETERS,
-  solve: (body, parameters) => solvePlank('high-plank', body, parameters),
-}
-
-/** Plank on the knees, shins lifted: straight from crown to knees. */
-export const KNEE_PLANK: PositionSpec = {
-  id: 'knee-plank',
-  name: 'Knee plank',
-  parameters: PARAMETERS,
-  solve: (body, parameters) => solvePlank('knee-plank', body, parameters),
-}
-
-type PlankId = 'high-plank' | 'knee-plank'
-
-function solvePlank(id: PlankId, body: Body, parameters: Parameters): Result<Position, PositionRefusal> {
+function solvePlank(kind: Kind, body: Body, parameters: Parameters): Result<Position, PositionRefusal> {
   const offset = read(parameters, 'shoulderOffsetCm')
-  const depth = read(parameters, 'depthCm')
-  const arm = body.length.upperArm.valueCm + body.length.forearm.valueCm
-  const top = { x: offset, y: Math.sqrt(arm ** 2 - offset ** 2) }
-  const lineAt = id === 'high-plank' ? onToes : onKnees
-  const upright = lineAt(body, top)
-  const lowered = lineAt(body, { x: 0, y: top.y - depth })
-  if (!upright || !lowered)
+  const hipBend = read(parameters, 'hipBendDeg')
+  const handHeight = parameters.handHeightCm ?? 0
+  const depth = parameters.depthCm ?? 0
+  const arm = kind.arms === 'hands' ? armLength(body) : body.length.upperArm.valueCm
+  const top = { x: offset, y: handHeight + Math.sqrt(arm ** 2 - offset ** 2) }
+  const upright = lineFrom(kind.from, body, top, hipBend)
+  const low = depth === 0 ? upright : lineFrom(kind.from, body, { x: offset, y: top.y - depth }, hipBend)
+  if (!upright || !low)
     return refused({
       code: 'parameter-out-of-range',
       key: 'depthCm',
@@ -65,108 +73,98 @@ function solvePlank(id: PlankId, body: Body, parameters: Parameters): Result<Pos
       max: Math.floor(top.y),
     })
   // Feet or knees stay put while the body is lowered, so the shoulders swing forward about them.
-  const shoulder = { x: upright.supportX - lowered.supportX, y: top.y - depth }
-  const line = lineAt(body, shoulder) ?? lowered
-  const arms = placeArms(body, shoulder)
+  const shoulder = { x: offset + upright.supportX - low.supportX, y: top.y - depth }
+  const line = lineFrom(kind.from, body, shoulder, hipBend) ?? low
+  const arms = kind.arms === 'hands' ? placeArms(body, shoulder, handHeight) : ok(armsOnForearms(body, 0))
   if (!arms.ok) return arms
-  const waist = straightWaist(shoulder, line.hip)
-  const skeleton: Skeleton = {
-    ...arms.value,
-    shoulder,
-    crown: crownInLine(body, shoulder, waist),
-    waist,
-    hip: line.hip,
-    legs: [line.leg, line.leg],
-  }
+  const skeleton = skeletonOf(arms.value, trunkBetween(body, shoulder, line.hip), [line.leg, line.leg])
+  const patch = kind.arms === 'hands' ? handPatch(body, 1, handHeight) : forearmPatch(body, shoulder.x)
   return ok(
     assemble({
-      id,
+      id: kind.id,
       body,
       parameters,
       skeleton,
-      base: { fromCm: line.supportX, toCm: handBase(body).toCm },
-      wallX: null,
-      angles: {
-        hipFlexionDeg: 180 - angleAt(line.hip, shoulder, line.leg.knee),
-        shoulderFlexionDeg: angleAt(shoulder, line.hip, skeleton.elbow),
-        trunkLeanDeg: line.leanDeg,
-        kneeBendDeg: 180 - angleAt(line.leg.knee, line.hip, line.leg.ankle),
-        archDeg: 0,
+      base: {
+        fromCm: line.supportX,
+        toCm: (kind.arms === 'hands' ? handBase(body) : forearmBase(body)).toCm,
       },
-      carry: (centreX) =>
-        twoSupports(
-          centreX,
-          pointPatch(id === 'high-plank' ? 'toes' : 'knees', line.supportX),
-          handPatch(body),
-        ),
+      supports: { groups: [on(pointPatch(kind.from, line.supportX)), on(patch)] },
     }),
   )
 }
 
-function placeArms(
+/** Hands flat at the origin, the elbow pointing back towards the feet. */
+export function placeArms(
   body: Body,
   shoulder: Point,
+  handHeightCm = 0,
 ): Result<Pick<Skeleton, 'wrist' | 'fingertip' | 'elbow'>, PositionRefusal> {
   const { upperArm, forearm, hand } = body.length
-  const wrist = { x: 0, y: 0 }
+  const wrist = { x: 0, y: handHeightCm }
+  const away = Math.hypot(shoulder.x, shoulder.y - handHeightCm)
   // A straight arm is exactly at its reach; rounding must not turn that into "too far".
-  const reachable = Math.min(
-    1,
-    (upperArm.valueCm + forearm.valueCm) / Math.hypot(shoulder.x, shoulder.y) - 1e-12,
-  )
-  const target = { x: shoulder.x * reachable, y: shoulder.y * reachable }
+  const fit = Math.min(1, armLength(body) / away - 1e-12)
+  const target = { x: shoulder.x * fit, y: handHeightCm + (shoulder.y - handHeightCm) * fit }
   const elbow = joinLinks(wrist, forearm.valueCm, target, upperArm.valueCm, 'back')
-  if (!elbow.ok || reachable < 1 - 1e-9) {
-    const reach = elbow.ok
-      ? ({
-          code: 'too-far',
-          neededCm: Math.hypot(shoulder.x, shoulder.y),
-          reachCm: upperArm.valueCm + forearm.valueCm,
-        } as const)
-      : elbow.refusal
-    return refused({ code: 'arms-do-not-reach', key: 'shoulderOffsetCm', reach })
-  }
-  return ok({ wrist, fingertip: { x: hand.valueCm, y: 0 }, elbow: elbow.value })
+  if (!elbow.ok) return refused({ code: 'arms-do-not-reach', key: 'shoulderOffsetCm', reach: elbow.refusal })
+  if (fit < 1 - 1e-9)
+    return refused({
+      code: 'arms-do-not-reach',
+      key: 'shoulderOffsetCm',
+      reach: { code: 'too-far', neededCm: away, reachCm: armLength(body) },
+    })
+  return ok({ wrist, fingertip: { x: hand.valueCm, y: handHeightCm }, elbow: elbow.value })
 }
 
-type Line = { hip: Point; leg: Skeleton['legs'][0]; supportX: number; leanDeg: number }
+type Line = { hip: Point; leg: Leg; supportX: number }
 
-/** One line from the shoulder to the ankle; the ball of the foot falls where that line puts it. */
-function onToes(body: Body, shoulder: Point): Line | null {
-  const { trunk, thigh, shank } = body.length
+/** Shoulder, hip and feet or knees in one line, or bent at the hip; they stand where that line meets the floor. */
+function lineFrom(from: Kind['from'], body: Body, shoulder: Point, hipBendDeg: number): Line | null {
+  const onKnees = from === 'knees'
   const foot = footOnBall(body, { x: 0, y: 0 }, PLANK_HEEL_LIFT_DEG)
-  const slope = slopeTo(shoulder.y - foot.ankle.y, trunk.valueCm + thigh.valueCm + shank.valueCm)
-  if (slope === null) return null
-  const hip = polar(shoulder, trunk.valueCm, slope)
-  const knee = polar(hip, thigh.valueCm, slope)
-  const ankle = polar(knee, shank.valueCm, slope)
-  const shift = { x: ankle.x - foot.ankle.x, y: 0 }
-  return {
-    hip,
-    leg: { knee, ankle, heel: add(foot.heel, shift), toe: add(foot.toe, shift) },
-    supportX: shift.x,
-    leanDeg: slope - 90,
+  const endY = onKnees ? 0 : from === 'toes' ? foot.ankle.y : SIDE_FOOT * body.length.ankleHeight.valueCm
+  const trunk = body.length.trunk.valueCm
+  const legs = onKnees ? body.length.thigh.valueCm : legLength(body)
+  const whole = spanAcross(trunk, legs, 180 - Math.abs(hipBendDeg))
+  const drop = shoulder.y - endY
+  if (drop < 0 || drop > whole) return null
+  const end = { x: shoulder.x - Math.sqrt(whole ** 2 - drop ** 2), y: endY }
+  const hip = hipBetween(shoulder, trunk, end, legs, hipBendDeg)
+  if (!hip) return null
+  const unit = direction(hip, end)
+  const knee = onKnees ? end : along(hip, unit, body.length.thigh.valueCm)
+  if (!onKnees) {
+    const shift = { x: end.x - foot.ankle.x, y: end.y - foot.ankle.y }
+    const leg =
+      from === 'toes'
+        ? { knee, ankle: end, heel: add(foot.heel, shift), toe: add(foot.toe, shift) }
+        : { knee, ankle: end, ...footSideways(body, end) }
+    return { hip, leg, supportX: from === 'toes' ? shift.x : end.x }
   }
+  // Shins lifted to a right angle, as in the published trials.
+  const up = { x: unit.y, y: -unit.x }
+  const ankle = along(knee, up.y > 0 ? up : { x: -up.x, y: -up.y }, body.length.shank.valueCm)
+  return { hip, leg: { knee, ...footInAir(body, ankle, direction(knee, ankle), -1) }, supportX: knee.x }
 }
 
-/** One line from the shoulder to the knee on the floor; shins lifted to a right angle, as in the published trials. */
-function onKnees(body: Body, shoulder: Point): Line | null {
-  const { trunk, thigh, shank } = body.length
-  const slope = slopeTo(shoulder.y, trunk.valueCm + thigh.valueCm)
-  if (slope === null) return null
-  const hip = polar(shoulder, trunk.valueCm, slope)
-  const knee = polar(hip, thigh.valueCm, slope)
-  const ankle = polar(knee, shank.valueCm, slope - 90)
-  return {
-    hip,
-    leg: { knee, ...footInAir(body, ankle, direction(knee, ankle), -1) },
-    supportX: knee.x,
-    leanDeg: slope - 90,
-  }
+function hipBetween(
+  shoulder: Point,
+  trunk: number,
+  end: Point,
+  legs: number,
+  hipBendDeg: number,
+): Point | null {
+  if (Math.abs(hipBendDeg) < STRAIGHT_DEG) return along(shoulder, direction(shoulder, end), trunk)
+  const hip = joinLinks(shoulder, trunk, end, legs, hipBendDeg > 0 ? 'up' : 'down')
+  return hip.ok ? hip.value : null
 }
 
-/** Angle above the floor, pointing away from the wall, of a straight line that drops `height` over `length`. */
-function slopeTo(height: number, length: number): number | null {
-  if (height < 0 || height > length) return null
-  return 180 + (Math.asin(height / length) * 180) / Math.PI
+function along(from: Point, unit: Point, length: number): Point {
+  return { x: from.x + unit.x * length, y: from.y + unit.y * length }
+}
+
+/** Side plank: the foot is seen end on, its outer edge on the floor. */
+function footSideways(body: Body, ankle: Point): Pick<Leg, 'heel' | 'toe'> {
+  return { heel: { x: ankle.x - body.length.ankleHeight.valueCm / 2, y: 0 }, toe: { x: ankle.x, y: 0 } }
 }

@@ -17,12 +17,12 @@ import {
 import { useMemo, useState } from 'react'
 import { estimateBody, STATURE_RANGE, type BodyInput } from '@/core/body/estimate'
 import { armLoad } from '@/core/mechanics/position'
-import { solveSetup } from '@/core/setups/catalogue'
-import type { SetupOptions, SetupSolution } from '@/core/setups/setup'
-import { BLOCK_GAP } from '@/core/setups/wall-kick-forearm-block'
-import { USUAL_BLOCK } from '@/core/props/blocks'
+import { findSetup, solveSetup } from '@/core/setups/catalogue'
+import type { SetupOption, SetupSolution } from '@/core/setups/setup'
+import { stockOf, type Stock } from '@/core/props/stock'
 import { parseLength } from '@/core/units'
 import { deg, length, percent, plain, type Wording } from '@/core/words/number'
+import { choiceLabel } from '@/core/words/choice'
 import { describeBody, describeLength, describeSetup } from '@/core/words/refusal'
 import {
   bodyWay,
@@ -43,6 +43,7 @@ type Props = {
   people: readonly BenchPerson[]
   setups: readonly { id: string; label: string }[]
   blocks: number
+  straps: number
   initialStudent: string | null
   initialSetup: string
 }
@@ -50,12 +51,12 @@ type Props = {
 const GENERIC_STATURE = '168'
 
 /** Pick a body and a setup, move the handles, read where the hands go. */
-export function SetupBench({ people, setups, blocks, initialStudent, initialSetup }: Props) {
+export function SetupBench({ people, setups, blocks, straps, initialStudent, initialSetup }: Props) {
   const wording = useWording()
   const [personId, setPersonId] = useState(initialStudent)
   const [setupId, setSetupId] = useState(initialSetup)
   const [stature, setStature] = useState(GENERIC_STATURE)
-  const [options, setOptions] = useState<SetupOptions>({})
+  const [options, setOptions] = useState<Options>({})
   const person = people.find((p) => p.id === personId)
   const typed = parseLength(
     stature,
@@ -64,7 +65,7 @@ export function SetupBench({ people, setups, blocks, initialStudent, initialSetu
   )
   const typedCm = typed.ok ? typed.value : null
   const input: BodyInput | null = person?.body ?? (typedCm === null ? null : { statureCm: typedCm })
-  const stock = useMemo(() => Array.from({ length: Math.min(2, blocks) }, () => USUAL_BLOCK), [blocks])
+  const stock = useMemo(() => stockOf({ blocks, straps }), [blocks, straps])
 
   return (
     <Stack>
@@ -94,7 +95,11 @@ export function SetupBench({ people, setups, blocks, initialStudent, initialSetu
           w={320}
           data={setups.map((s) => ({ value: s.id, label: s.label }))}
           value={setupId}
-          onChange={(id) => setSetupId(id ?? setupId)}
+          onChange={(id) => {
+            // Options belong to one setup; another starts from its own usual values.
+            setOptions({})
+            setSetupId(id ?? setupId)
+          }}
         />
       </Group>
       {input ? (
@@ -102,7 +107,8 @@ export function SetupBench({ people, setups, blocks, initialStudent, initialSetu
           key={setupId}
           input={input}
           setupId={setupId}
-          options={{ ...options, blocks: stock }}
+          options={options}
+          stock={stock}
           change={(part) => setOptions((all) => ({ ...all, ...part }))}
           wording={wording}
         />
@@ -111,28 +117,29 @@ export function SetupBench({ people, setups, blocks, initialStudent, initialSetu
   )
 }
 
+type Options = Readonly<Record<string, number>>
+
 type SolvedProps = {
   input: BodyInput
   setupId: string
-  options: SetupOptions
-  change: (part: SetupOptions) => void
+  options: Options
+  stock: Stock
+  change: (part: Options) => void
   wording: Wording
 }
 
-function Solved({ input, setupId, options, change, wording }: SolvedProps) {
+function Solved({ input, setupId, options, stock, change, wording }: SolvedProps) {
   const body = estimateBody(input)
   if (!body.ok) return <Refusal text={describeBody(body.refusal, wording)} />
-  const solved = solveSetup(setupId, body.value, options)
-  const usual = solved.ok
-    ? null
-    : solveSetup(setupId, body.value, options.blocks ? { blocks: options.blocks } : {})
+  const solved = solveSetup(setupId, body.value, options, stock)
+  const usual = solved.ok ? null : solveSetup(setupId, body.value, {}, stock)
   const shown = solved.ok ? solved.value : usual?.ok ? usual.value : null
   return (
     <Grid gap="xl">
       <GridCol span={{ base: 12, lg: 7 }}>
         <Stack gap="sm">
           {solved.ok ? null : <Refusal text={describeSetup(solved.refusal, wording)} />}
-          {shown ? <Drawing solution={shown} options={options} change={change} wording={wording} /> : null}
+          {shown ? <Drawing solution={shown} change={change} wording={wording} /> : null}
         </Stack>
       </GridCol>
       <GridCol span={{ base: 12, lg: 5 }}>
@@ -148,81 +155,84 @@ function Refusal({ text }: { text: string }) {
 
 function Drawing({
   solution,
-  options,
   change,
   wording,
 }: {
   solution: SetupSolution
-  options: SetupOptions
-  change: (part: SetupOptions) => void
+  change: (part: Options) => void
   wording: Wording
 }) {
-  const gap = solution.placements.find((p) => p.key === 'block-gap')
-  const feet = solution.placements.find((p) => p.key === 'walk-in')
-  const setGap = (wallGapCm: number): void => change({ wallGapCm })
+  const { scene, options } = solution
+  const all = findSetup(solution.id)?.options ?? []
+  const gap = all.find(({ key }) => GAP_KEYS.includes(key))
+  const gapCm = gap ? options[gap.key] : undefined
   return (
     <>
-      <SceneView scene={solution.scene} wording={wording} label={describeScene(solution, wording)}>
-        {gap && solution.scene.wallX !== null ? (
+      <SceneView scene={scene} wording={wording} label={describeScene(solution, wording)}>
+        {gap && gapCm !== undefined && scene.wallX !== null ? (
           <GapHandle
-            wallX={solution.scene.wallX}
-            gapCm={gap.valueCm}
-            min={BLOCK_GAP.minCm}
-            max={BLOCK_GAP.maxCm}
-            label="Block to wall"
-            valueText={length(gap.valueCm, wording)}
-            onChange={setGap}
+            wallX={scene.wallX}
+            gapCm={gapCm}
+            min={gap.min}
+            max={gap.max}
+            label={gap.label}
+            valueText={length(gapCm, wording)}
+            onChange={(value) => change({ [gap.key]: value })}
           />
         ) : null}
       </SceneView>
       <Figures solution={solution} wording={wording} />
-      {gap ? (
-        <Control
-          label="Block to wall"
-          value={gap.valueCm}
-          min={BLOCK_GAP.minCm}
-          max={BLOCK_GAP.maxCm}
-          step={0.5}
-          text={length(gap.valueCm, wording)}
-          onChange={setGap}
+      {all.map((option) => (
+        <OptionControl
+          key={option.key}
+          option={option}
+          value={options[option.key] ?? option.min}
+          wording={wording}
+          onChange={(value) => change({ [option.key]: value })}
         />
-      ) : null}
-      {gap ? (
-        <Control
-          label="Arch at the wall"
-          value={Math.round((options.archShare ?? 0) * 100)}
-          min={0}
-          max={100}
-          step={5}
-          text={
-            solution.target.angles.archDeg < 0.5
-              ? 'straight, the whole body leans'
-              : `${deg(solution.target.angles.archDeg)} between ribs and legs`
-          }
-          onChange={(v) => change({ archShare: v / 100 })}
-        />
-      ) : null}
-      {feet ? (
-        <Control
-          label="Feet from the elbows"
-          value={feet.valueCm}
-          min={45}
-          max={130}
-          step={1}
-          text={length(feet.valueCm, wording)}
-          onChange={(toeDistanceCm) => change({ toeDistanceCm })}
-        />
-      ) : null}
-      <Control
-        label="Knee bend"
-        value={options.kneeBendDeg ?? 10}
-        min={0}
-        max={90}
-        step={5}
-        text={deg(options.kneeBendDeg ?? 10)}
-        onChange={(kneeBendDeg) => change({ kneeBendDeg })}
-      />
+      ))}
     </>
+  )
+}
+
+/** Options that move the wall: the drawing has a handle for them. */
+const GAP_KEYS = ['wallGapCm', 'fingertipGapCm']
+const STEP = { cm: 0.5, deg: 5, share: 0.05, choice: 1 } as const
+
+/** A slider, or a choice by name, for one option of a setup. */
+function OptionControl({
+  option,
+  value,
+  wording,
+  onChange,
+}: {
+  option: SetupOption
+  value: number
+  wording: Wording
+  onChange: (value: number) => void
+}) {
+  if (option.choices)
+    return (
+      <Select
+        label={option.label}
+        data={option.choices.map((choice, i) => ({ value: String(i), label: choiceLabel(choice) }))}
+        value={String(value)}
+        allowDeselect={false}
+        onChange={(i) => onChange(Number(i ?? value))}
+      />
+    )
+  return (
+    <Control
+      label={option.label}
+      value={value}
+      min={option.min}
+      max={option.max}
+      step={STEP[option.unit]}
+      text={
+        option.unit === 'cm' ? length(value, wording) : option.unit === 'deg' ? deg(value) : percent(value)
+      }
+      onChange={onChange}
+    />
   )
 }
 

@@ -1,0 +1,163 @@
+import { z } from 'zod'
+import { greedyPlan } from '@/core/planning/greedy'
+import { validatePlan } from '@/core/planning/validate'
+import { library } from '@/core/practice/library'
+import { FAMILIES } from '@/core/practice/schema'
+import { decide, type Decision } from '@/core/readiness/decide'
+import type { Attempt, Evidence, Observation, Placement } from '@/core/readiness/evidence'
+import { describePlanRefusal } from '@/core/words/plan'
+import { describeReason } from '@/core/words/reason'
+import { InputError, parse, type Command } from './input'
+
+const day = z.string().regex(/^\d{4}-\d\d-\d\d$/, 'A day such as 2026-03-05.')
+const values = z.strictObject({
+  single: z.number().optional(),
+  left: z.number().optional(),
+  right: z.number().optional(),
+})
+const resultSchema = z.strictObject({
+  check: z.string(),
+  day,
+  values,
+  aided: z.boolean().default(false),
+  valid: z.boolean().default(true),
+  watched: z.boolean().default(true),
+  faults: z.array(z.string()).default([]),
+})
+const attemptSchema = z.strictObject({
+  stage: z.string(),
+  day,
+  level: z.enum(['took-off', 'hop', 'touched', 'held', 'practised']).default('practised'),
+  outcome: z.enum(['clean', 'not-yet', 'stopped']).default('clean'),
+  exitControlled: z.boolean().default(true),
+  help: z.enum(['alone', 'touched', 'carried']).default('alone'),
+  faults: z.array(z.string()).default([]),
+  endedBy: z.enum(['self', 'spent-arms', 'helper', 'setup']).nullable().default(null),
+})
+const studentSchema = z.strictObject({
+  id: z.string().default('student'),
+  results: z.array(resultSchema).default([]),
+  attempts: z.array(attemptSchema).default([]),
+  placed: z.strictObject({ stage: z.string(), day }).optional(),
+})
+const screening = z.enum(['recorded', 'not-recorded']).default('not-recorded')
+const readinessSchema = z.strictObject({
+  family: z.enum(FAMILIES),
+  asOf: day,
+  screening,
+  student: studentSchema,
+})
+const planSchema = z.strictObject({
+  asOf: day,
+  minutes: z.number(),
+  bays: z.number().int(),
+  stock: z.strictObject({ straps: z.number().int().min(0), blocks: z.number().int().min(0) }),
+  screening,
+  students: z.array(studentSchema),
+})
+
+const STUDENT_EXAMPLE = {
+  id: 'wren',
+  results: [{ check: 'CK-dolphin-hold', day: '2026-03-03', values: { single: 8 } }],
+  attempts: [{ stage: 'FS-03a', day: '2026-03-03' }],
+}
+
+export const PRACTICE_COMMANDS: readonly Command[] = [
+  {
+    name: 'readiness',
+    about: 'Where somebody stands in a family and what comes next, with reasons.',
+    example: { family: 'FS', asOf: '2026-03-05', student: STUDENT_EXAMPLE },
+    run: (input) => {
+      const asked = parse(readinessSchema, input)
+      const decision = decideFor(asked.student, asked.family, asked.screening, asked.asOf)
+      return { ...decision, sentences: decision.reasons.map((reason) => describeReason(reason, library())) }
+    },
+  },
+  {
+    name: 'plan',
+    about:
+      'A first plan for a class: versions for everybody, waves at the wall, and what the validator says.',
+    example: {
+      asOf: '2026-03-05',
+      minutes: 60,
+      bays: 3,
+      stock: { straps: 6, blocks: 12 },
+      students: ['wren', 'ash', 'fen'].map((id) => ({ ...STUDENT_EXAMPLE, id })),
+    },
+    run: (input) => {
+      const { asOf, students, screening: screened, ...brief } = parse(planSchema, input)
+      const participants = students.map((student) => {
+        const decision = decideFor(student, 'FS', screened, asOf)
+        return {
+          studentId: student.id,
+          breathS: 5,
+          standingId: decision.standing?.stageId ?? null,
+          targetId: decision.targetId,
+          outcome: decision.outcome,
+        }
+      })
+      const whole = { ...brief, participants, locks: [] }
+      const plan = greedyPlan(library(), whole)
+      if (!plan.ok) throw new InputError([], describePlanRefusal(plan.refusal))
+      return { plan: plan.value, problems: validatePlan(library(), whole, plan.value) }
+    },
+  },
+]
+
+type Student = z.output<typeof studentSchema>
+
+function decideFor(
+  student: Student,
+  family: (typeof FAMILIES)[number],
+  screened: z.output<typeof screening>,
+  asOf: string,
+): Decision {
+  return decide(library(), family, student.id, evidenceOf(student), screened, asOf)
+}
+
+/** Facts as the engine wants them; on the command line their order is the order in which they happened. */
+function evidenceOf({ id, results, attempts, placed }: Student): Evidence {
+  const fact = (kind: string, i: number, on: string) => ({
+    id: `${kind}-${i}`,
+    studentId: id,
+    day: on,
+    hlc: `${on}-${String(i).padStart(6, '0')}`,
+    replaces: null,
+  })
+  return {
+    observations: results.map(({ check, day: on, values: found, ...rest }, i): Observation => ({
+      ...fact('result', i, on),
+      ...rest,
+      kind: 'observation',
+      checkId: check,
+      values: present(found),
+      note: '',
+      withdrawn: false,
+    })),
+    attempts: attempts.map(({ stage, day: on, ...rest }, i): Attempt => ({
+      ...fact('attempt', i, on),
+      ...rest,
+      kind: 'attempt',
+      stageId: stage,
+      classId: null,
+      withdrawn: false,
+    })),
+    placements: placed
+      ? [
+          {
+            ...fact('placement', 0, placed.day),
+            kind: 'placement',
+            stageId: placed.stage,
+          } satisfies Placement,
+        ]
+      : [],
+  }
+}
+
+function present(found: z.output<typeof values>): Observation['values'] {
+  return {
+    ...(found.single === undefined ? {} : { single: found.single }),
+    ...(found.left === undefined ? {} : { left: found.left }),
+    ...(found.right === undefined ? {} : { right: found.right }),
+  }
+}

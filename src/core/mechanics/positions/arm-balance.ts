@@ -1,0 +1,306 @@
+import type { Body } from '../../body/estimate'
+import { ok, refused } from '../../result'
+import { plantedFrame } from '../frame'
+import { joinLinks } from '../linkage'
+import { HEEL_LIFT, HIP_RANGE, KNEE_BEND, parameter, read, SHOULDER_RANGE, tuned } from '../parameters'
+import { between, direction, rise, tiltOf, type Point } from '../point'
+import { armLength, legFrom, skeletonOf, straightArms, trunkFrom, type Trunk } from '../pose'
+import { assemble, type PositionRefusal, type PositionSpec } from '../position'
+import { riseBetween } from '../energy'
+import { turnFor } from '../turn'
+import {
+  centreOfMass,
+  crownInLine,
+  footInAir,
+  footOnBall,
+  RIBCAGE_FRACTION,
+  type Leg,
+  type Skeleton,
+} from '../skeleton'
+import { on } from '../supports'
+import { handBase, handPatch, pointPatch } from '../surfaces'
+import { SEAT_DEPTH } from './floor'
+
+const { cm, deg, share } = parameter
+
+/** Toes raised, walked in until the hips are over the wrists: the start of a press. */
+const PRESS_START: PositionSpec = {
+  id: 'press-start',
+  name: 'Press, start with raised feet',
+  parameters: [
+    cm('blockHeightCm', 'Feet raised by', 0, 60, (body) => 0.13 * body.statureCm),
+    cm('toeDistanceCm', 'Balls of the feet from the wrists', 10, 110, (body) => 0.26 * body.statureCm),
+    deg('shoulderLeanDeg', 'Shoulders ahead of the wrists', -10, 30, 8),
+    tuned(KNEE_BEND, { usual: 5 }),
+    tuned(HEEL_LIFT, { usual: 60 }),
+    tuned(HIP_RANGE, { usual: 155 }),
+    SHOULDER_RANGE,
+  ],
+  solve: (body, given) => {
+    const arms = straightArms(body, read(given, 'shoulderLeanDeg'))
+    const height = read(given, 'blockHeightCm')
+    const frame = plantedFrame(body, given, arms.shoulder, arms.wrist, height)
+    if (!frame.ok) return frame
+    const { trunk, leg, ballX } = frame.value
+    const upright = trunkFrom(body, straightArms(body, 0).shoulder, 0, 0, 1)
+    const level = legFrom(body, upright, { hipFlexionDeg: 90, kneeBendDeg: 0 }, 1)
+    const halfway = centreOfMass(body, skeletonOf(straightArms(body, 0), upright, [level, level])).y
+    return ok(
+      assemble({
+        id: 'press-start',
+        body,
+        parameters: given,
+        skeleton: skeletonOf(arms, trunk, [leg, leg]),
+        base: { fromCm: ballX, toCm: handBase(body).toCm },
+        supports: { groups: [on(pointPatch('toes', ballX, height)), on(handPatch(body))] },
+        // A press has to pass through arms and trunk upright with the legs level.
+        rise: (centreY) => riseBetween(centreY, halfway),
+      }),
+    )
+  },
+}
+
+/** Squatting on the balls of the feet, hands on the floor ahead, shoulders travelling over them. */
+const LOADED_SQUAT: PositionSpec = {
+  id: 'loaded-squat',
+  name: 'Loaded squat',
+  parameters: [
+    cm('footDistanceCm', 'Balls of the feet from the wrists', 5, 60, (body) => 0.2 * body.statureCm),
+    cm('heelHeightCm', 'Heels raised by', 0, 16, 8),
+    deg('shinLeanDeg', 'Shins towards the hands', 0, 60, 45),
+    deg('kneeBendDeg', 'Knee bend', 80, 155, 140),
+  ],
+  solve: (body, given) => {
+    const ballX = -read(given, 'footDistanceCm')
+    const { foot, thigh, shank, trunk: trunkLength } = body.length
+    const lift =
+      (Math.asin(Math.min(0.99, read(given, 'heelHeightCm') / (0.73 * foot.valueCm))) * 180) / Math.PI
+    const planted = footOnBall(body, { x: ballX, y: 0 }, lift)
+    const shin = read(given, 'shinLeanDeg')
+    const knee = rise(planted.ankle, shank.valueCm, shin)
+    const hip = rise(knee, thigh.valueCm, shin - read(given, 'kneeBendDeg'))
+    const wrist = { x: 0, y: 0 }
+    const shoulder = joinLinks(hip, trunkLength.valueCm, wrist, armLength(body), 'up')
+    if (!shoulder.ok)
+      return refused({ code: 'arms-do-not-reach', key: 'footDistanceCm', reach: shoulder.refusal })
+    const waist = between(shoulder.value, hip, RIBCAGE_FRACTION)
+    const leg: Leg = { knee, ...planted }
+    const arms = {
+      wrist,
+      fingertip: { x: body.length.hand.valueCm, y: 0 },
+      elbow: between(wrist, shoulder.value, body.length.forearm.valueCm / armLength(body)),
+    }
+    return ok(
+      assemble({
+        id: 'loaded-squat',
+        body,
+        parameters: given,
+        skeleton: {
+          ...arms,
+          shoulder: shoulder.value,
+          waist,
+          hip,
+          crown: crownInLine(body, shoulder.value, waist),
+          legs: [leg, leg],
+        },
+        base: { fromCm: ballX - 0.73 * foot.valueCm, toCm: handBase(body).toCm },
+        supports: {
+          groups: [
+            on({
+              part: 'feet',
+              fromCm: planted.heel.y > 1 ? ballX : planted.heel.x,
+              toCm: ballX,
+              nominalCm: ballX,
+            }),
+            on(handPatch(body)),
+          ],
+        },
+      }),
+    )
+  },
+}
+
+type Perch = {
+  readonly elbowBendDeg: number
+  /** Where the knee meets the upper arm: 0 at the elbow, 1 at the shoulder. */
+  readonly kneeContact: number
+  readonly roundingDeg: number
+  readonly plumbCm: number
+  /** How much of shin and foot shows from the side; knees to one side show less. */
+  readonly shinShown: number
+}
+
+/**
+ * Knees on the backs of the upper arms, hands alone carry. The forearms lean until the plumb line falls where it is
+ * asked to; how far the shoulders then travel ahead of the wrists is the answer, not a setting.
+ */
+function perch(
+  id: string,
+  name: string,
+  usual: Omit<Perch, 'plumbCm' | 'shinShown'>,
+  shinShown: number,
+): PositionSpec {
+  return {
+    id,
+    name,
+    parameters: [
+      deg('elbowBendDeg', 'Elbow bend', 0, 110, usual.elbowBendDeg),
+      share('kneeContact', 'Knee up the upper arm', 0.1, 0.95, usual.kneeContact),
+      deg('roundingDeg', 'Rounding of the back', 0, 70, usual.roundingDeg),
+      cm('plumbCm', 'Plumb line ahead of the wrists', 1, 16, (body) => 0.3 * body.length.hand.valueCm),
+    ],
+    solve: (body, given) => {
+      const asked: Perch = {
+        elbowBendDeg: read(given, 'elbowBendDeg'),
+        kneeContact: read(given, 'kneeContact'),
+        roundingDeg: read(given, 'roundingDeg'),
+        plumbCm: read(given, 'plumbCm'),
+        shinShown,
+      }
+      const plumbAt = (tilt: number): number => centreOfMass(body, perched(body, asked, tilt)).x
+      const tilt = turnFor(plumbAt, asked.plumbCm, -45, 75)
+      if (tilt === null) return refused(cannotBalance(body, asked))
+      const [patch, base] = [handPatch(body), handBase(body)]
+      return ok(
+        assemble({
+          id,
+          body,
+          parameters: given,
+          skeleton: perched(body, asked, tilt),
+          base,
+          supports: { groups: [on({ ...patch, toCm: base.toCm })] },
+        }),
+      )
+    },
+  }
+}
+
+function cannotBalance(body: Body, { plumbCm }: Perch): PositionRefusal {
+  return { code: 'cannot-balance', key: 'plumbCm', plumbCm, fromCm: 0, toCm: handBase(body).toCm }
+}
+
+/** Distance of a perched knee from the bone of the arm, as a fraction of stature. */
+const KNEE_OFF_BONE = 0.015
+/** Knees a little wider than the hips: what shows of the thighs from the side (23° out). */
+const THIGH_SHOWN = 0.92
+
+function perched(
+  body: Body,
+  { elbowBendDeg, kneeContact, roundingDeg, shinShown }: Perch,
+  forearmTilt: number,
+): Skeleton {
+  const { forearm, upperArm, hand, thigh, shank, trunk } = body.length
+  const wrist = { x: 0, y: 0 }
+  const elbow = rise(wrist, forearm.valueCm, forearmTilt - elbowBendDeg / 2)
+  const shoulder = rise(elbow, upperArm.valueCm, forearmTilt + elbowBendDeg / 2)
+  // Knees press on the backs of the arms from the sides: in this view close to the bone, thighs a little foreshortened.
+  const bone = between(elbow, shoulder, kneeContact)
+  const out = direction(elbow, shoulder)
+  const flesh = KNEE_OFF_BONE * body.statureCm
+  const knee = { x: bone.x - out.y * flesh, y: bone.y + out.x * flesh }
+  const ribs = RIBCAGE_FRACTION * trunk.valueCm
+  const pelvis = trunk.valueCm - ribs
+  const chord = Math.sqrt(
+    ribs ** 2 + pelvis ** 2 + 2 * ribs * pelvis * Math.cos((roundingDeg * Math.PI) / 180),
+  )
+  const joined = joinLinks(shoulder, chord, knee, THIGH_SHOWN * thigh.valueCm, 'right')
+  // Trunk and thigh always span the short way between shoulder and knee on a human body.
+  const hip = joined.ok ? joined.value : rise(shoulder, chord, forearmTilt - 60)
+  const bent = joinLinks(shoulder, ribs, hip, pelvis, 'right')
+  const waist = bent.ok ? bent.value : between(shoulder, hip, RIBCAGE_FRACTION)
+  const thighTilt = tiltOf(hip, knee)
+  const reach = shinShown * shank.valueCm
+  const ankle = rise(knee, reach, thighTilt + 150)
+  const foot = footInAir(body, ankle, direction(knee, ankle), -1)
+  const leg: Leg = { knee, ...foot }
+  return {
+    wrist,
+    elbow,
+    shoulder,
+    fingertip: { x: hand.valueCm, y: 0 },
+    waist,
+    hip,
+    crown: crownLifted(body, shoulder, waist),
+    legs: [leg, leg],
+  }
+}
+
+/** Gaze ahead of the hands: the head is lifted out of the line of the ribs. */
+function crownLifted(body: Body, shoulder: Point, waist: Point): Point {
+  return rise(shoulder, body.length.headNeck.valueCm, tiltOf(waist, shoulder) - 35)
+}
+
+/** Hands on blocks beside the thighs, arms straight, seat and shins lifted. */
+const SEATED_LIFT: PositionSpec = {
+  id: 'seated-lift',
+  name: 'Seated lift on blocks',
+  parameters: [
+    cm('blockHeightCm', 'Hands raised by', 0, 30, 10),
+    deg('hipFlexionDeg', 'Hip fold', 60, 150, 125),
+    deg('kneeBendDeg', 'Knee bend', 60, 150, 140),
+    deg('roundingDeg', 'Rounding of the back', 0, 70, 30),
+    tuned(HIP_RANGE, { usual: 140 }),
+  ],
+  solve: (body, given) => {
+    const height = read(given, 'blockHeightCm')
+    const hipFlexionDeg = read(given, 'hipFlexionDeg')
+    const available = read(given, 'hipRangeDeg')
+    if (hipFlexionDeg > available)
+      return refused({
+        code: 'joint-out-of-range',
+        joint: 'hip',
+        neededDeg: hipFlexionDeg,
+        availableDeg: available,
+        change: 'hipFlexionDeg',
+      })
+    const at = (lean: number): Skeleton => {
+      const arms = straightArms(body, lean)
+      const up = (p: Point): Point => ({ x: p.x, y: p.y + height })
+      const shoulder = up(arms.shoulder)
+      // The trunk hangs from the shoulders, rounded forward, seat under them.
+      const rounding = read(given, 'roundingDeg')
+      const trunk: Trunk = trunkFrom(body, shoulder, 180 + rounding / 2, -rounding, 1)
+      const leg = legFrom(body, trunk, { hipFlexionDeg, kneeBendDeg: read(given, 'kneeBendDeg') }, 1)
+      return skeletonOf(
+        { wrist: up(arms.wrist), elbow: up(arms.elbow), fingertip: up(arms.fingertip) },
+        trunk,
+        [leg, leg],
+      )
+    }
+    const target = 0.3 * body.length.hand.valueCm
+    const lean = turnFor((t) => centreOfMass(body, at(t)).x, target, -45, 45)
+    if (lean === null)
+      return refused({
+        code: 'cannot-balance',
+        key: 'hipFlexionDeg',
+        plumbCm: target,
+        fromCm: 0,
+        toCm: handBase(body).toCm,
+      })
+    const patch = handPatch(body, 1, height)
+    return ok(
+      assemble({
+        id: 'seated-lift',
+        body,
+        parameters: given,
+        skeleton: at(lean),
+        base: handBase(body),
+        supports: { groups: [on({ ...patch, toCm: handBase(body).toCm })] },
+      }),
+    )
+  },
+}
+
+/** What a seated lift leaves under the seat, cm; negative where the seat would still touch. */
+export function seatClearance(body: Body, skeleton: Skeleton): number {
+  return skeleton.hip.y - SEAT_DEPTH * body.statureCm
+}
+
+export const ARM_BALANCES: readonly PositionSpec[] = [
+  PRESS_START,
+  LOADED_SQUAT,
+  perch('crow', 'Crow', { elbowBendDeg: 75, kneeContact: 0.6, roundingDeg: 40 }, 1),
+  perch('crane', 'Crane', { elbowBendDeg: 10, kneeContact: 0.8, roundingDeg: 45 }, 1),
+  perch('side-crow', 'Side crow', { elbowBendDeg: 85, kneeContact: 0.45, roundingDeg: 20 }, 0.35),
+  SEATED_LIFT,
+]

@@ -1,0 +1,370 @@
+import { jointWidthOf, seatedLegOf } from '../../body/derived'
+import type { Body } from '../../body/estimate'
+import { ok, refused, type Result } from '../../result'
+import { bentKnee, plantedFrame } from '../frame'
+import { joinLinks } from '../linkage'
+import {
+  FRICTION,
+  HEEL_LIFT,
+  HIP_RANGE,
+  KNEE_BEND,
+  parameter,
+  read,
+  tuned,
+  WAIST,
+  type Parameter,
+  type Parameters,
+} from '../parameters'
+import { rise, type Point } from '../point'
+import { legFrom, legLength, skeletonOf, trunkBetween, trunkFrom, type LegAngles } from '../pose'
+import { assemble, type PositionRefusal, type PositionSpec } from '../position'
+import { turnFor } from '../turn'
+import { centreOfMass, mirrored, type Skeleton } from '../skeleton'
+import { on, type Patch, type PatchPair } from '../supports'
+import { handPatch, patchAround, pointPatch } from '../surfaces'
+import { soleOnWall } from './right-angle'
+
+const { cm, deg } = parameter
+
+/**
+ * The little-finger edge of a clasped forearm bears over its fleshy two thirds, load falling off evenly from the elbow,
+ * so its centre lies two ninths along. At the elbow itself the crown of an average body would carry about 15 points
+ * more, a third along about 15 points less.
+ */
+const CLASPED_PRESSURE = 2 / 9
+/** Crown to the back of the head, which lies in the cupped hands, as a fraction of stature. */
+const CROWN_TO_HANDS = 0.05
+/** How far the cupped palms reach beyond the wrist line, as a fraction of the hand. */
+const CUP = 0.25
+
+/** Elbow line to wrists, seen from the side: forearms close in from elbow width to the clasp. */
+function claspDepth(body: Body): number {
+  const forearm = body.length.forearm.valueCm
+  const half = Math.min(0.9 * forearm, jointWidthOf(body).valueCm / 2)
+  return Math.sqrt(forearm ** 2 - half ** 2)
+}
+
+/** Elbow line to crown with the back of the head in the cupped hands. */
+function usualCrownDistance(body: Body): number {
+  return claspDepth(body) + CUP * body.length.hand.valueCm - CROWN_TO_HANDS * body.statureCm
+}
+
+const CROWN = cm('crownDistanceCm', 'Crown from the elbow line', 6, 32, usualCrownDistance)
+const LEAN = deg('leanDeg', 'Trunk towards the hands', -40, 40, 0)
+
+type Triangle = {
+  arms: Pick<Skeleton, 'elbow' | 'wrist' | 'fingertip'>
+  shoulder: Point
+  crown: Point
+  group: (throughCm: number) => PatchPair
+}
+
+/** Elbows, crown and clasped hands on the floor; the shoulder follows from arm and neck length. */
+function triangle(body: Body, parameters: Parameters): Result<Triangle, PositionRefusal> {
+  const { upperArm, headNeck, hand } = body.length
+  const crown = { x: read(parameters, 'crownDistanceCm'), y: 0 }
+  const elbow = { x: 0, y: 0 }
+  const shoulder = joinLinks(elbow, upperArm.valueCm, crown, headNeck.valueCm, 'up')
+  if (!shoulder.ok)
+    return refused({ code: 'arms-do-not-reach', key: 'crownDistanceCm', reach: shoulder.refusal })
+  const depth = claspDepth(body)
+  const nominalCm = Math.min(CLASPED_PRESSURE * depth, 0.8 * crown.x)
+  return ok({
+    shoulder: shoulder.value,
+    crown,
+    arms: { elbow, wrist: { x: depth, y: 0 }, fingertip: { x: depth + CUP * hand.valueCm, y: 0 } },
+    group: (throughCm) => ({
+      patches: [
+        { part: 'forearms', fromCm: 0, toCm: Math.max(depth, crown.x), nominalCm },
+        pointPatch('crown', crown.x),
+      ],
+      throughCm,
+    }),
+  })
+}
+
+const both = (leg: LegAngles): readonly [LegAngles, LegAngles] => [leg, leg]
+type Legs = (p: Parameters) => readonly [LegAngles, LegAngles]
+
+/** Any headstand with both feet off the floor. Where no lean is given, the plumb line falls midway to the crown. */
+function headstand(
+  id: string,
+  name: string,
+  parameters: readonly Parameter[],
+  legs: Legs,
+  stacked = false,
+): PositionSpec {
+  const usualLegs = (): readonly [LegAngles, LegAngles] =>
+    legs(Object.fromEntries(parameters.map((p) => [p.key, p.usual as number])))
+  const lean = (body: Body): number => {
+    const base = triangle(body, { crownDistanceCm: usualCrownDistance(body) })
+    if (!base.ok) return 0
+    const { shoulder, crown } = base.value
+    const at = (leanDeg: number): number =>
+      centreOfMass(body, figure(body, base.value, leanDeg, 0, usualLegs())).x
+    return turnFor(at, Math.max(shoulder.x, 0.5 * crown.x), LEAN.min, LEAN.max) ?? 0
+  }
+  return {
+    id,
+    name,
+    parameters: [CROWN, stacked ? LEAN : tuned(LEAN, { usual: lean }), WAIST, ...parameters],
+    solve: (body, given) => {
+      const base = triangle(body, given)
+      if (!base.ok) return base
+      const skeleton = figure(body, base.value, read(given, 'leanDeg'), read(given, 'waistDeg'), legs(given))
+      const through = centreOfMass(body, skeleton).x
+      return ok(
+        assemble({
+          id,
+          body,
+          parameters: given,
+          skeleton,
+          base: { fromCm: 0, toCm: base.value.arms.fingertip.x },
+          supports: { groups: [base.value.group(through)] },
+        }),
+      )
+    },
+  }
+}
+
+function figure(
+  body: Body,
+  { arms, shoulder, crown }: Triangle,
+  leanDeg: number,
+  waistDeg: number,
+  [a, b]: readonly [LegAngles, LegAngles],
+): Skeleton {
+  const trunk = trunkFrom(body, shoulder, leanDeg, waistDeg, 1)
+  const first = legFrom(body, trunk, a, 1)
+  return skeletonOf(arms, trunk, [first, a === b ? first : legFrom(body, trunk, b, 1)], crown)
+}
+
+/** Feet walked in, crown light: toes, forearms and crown share. */
+const BASE: PositionSpec = {
+  id: 'headstand-base',
+  name: 'Headstand base, feet walked in',
+  parameters: [
+    CROWN,
+    cm('toeDistanceCm', 'Balls of the feet from the elbows', 20, 140, (body) => 0.4 * body.statureCm),
+    KNEE_BEND,
+    HEEL_LIFT,
+    tuned(HIP_RANGE, { usual: 140 }),
+  ],
+  solve: (body, given) => {
+    const base = triangle(body, given)
+    if (!base.ok) return base
+    const { arms, shoulder, crown, group } = base.value
+    const frame = plantedFrame(body, given, shoulder, arms.elbow)
+    if (!frame.ok) return frame
+    const { trunk, leg, ballX } = frame.value
+    return ok(
+      assemble({
+        id: 'headstand-base',
+        body,
+        parameters: given,
+        skeleton: skeletonOf(arms, trunk, [leg, leg], crown),
+        base: { fromCm: ballX, toCm: arms.fingertip.x },
+        // What comes down in front comes down through the shoulders.
+        supports: { groups: [on(pointPatch('toes', ballX)), group(Math.min(shoulder.x, crown.x))] },
+      }),
+    )
+  },
+}
+
+/** Right angle with the soles on the wall, crown light; fingers point away from the wall. */
+const AT_WALL: PositionSpec = {
+  id: 'headstand-right-angle',
+  name: 'Headstand, right angle at the wall',
+  parameters: [
+    CROWN,
+    cm('elbowDistanceCm', 'Elbows from the wall', 40, 140, (body) => seatedLegOf(body).valueCm),
+    tuned(FRICTION, { usual: 0.3 }),
+  ],
+  solve: (body, given) => {
+    const base = triangle(body, given)
+    if (!base.ok) return base
+    const { arms, shoulder, crown, group } = base.value
+    const wallX = read(given, 'elbowDistanceCm')
+    // Built with the legs away from the wall like every other headstand, and turned round at the end.
+    const ankle = { x: body.length.ankleHeight.valueCm - wallX, y: shoulder.y + body.length.trunk.valueCm }
+    const hip = joinLinks(shoulder, body.length.trunk.valueCm, ankle, legLength(body), 'up')
+    if (!hip.ok) return refused({ code: 'legs-do-not-reach', key: 'elbowDistanceCm', reach: hip.refusal })
+    const trunk = trunkBetween(body, shoulder, hip.value)
+    const sole = soleOnWall(body, bentKnee(body, hip.value, ankle, 'up'), ankle, -wallX)
+    const [forearms, head] = group(0).patches
+    return ok(
+      assemble({
+        id: 'headstand-right-angle',
+        body,
+        parameters: given,
+        facing: -1,
+        skeleton: mirrored(skeletonOf(arms, trunk, [sole, sole], crown)),
+        wallX,
+        base: { fromCm: -arms.fingertip.x, toCm: 0 },
+        supports: {
+          groups: [
+            {
+              patches: [turned(head), turned(forearms)],
+              throughCm: -Math.min(shoulder.x, crown.x),
+            },
+          ],
+          anchor: 1,
+          wall: {
+            part: 'wallFeet',
+            at: { x: wallX, y: ankle.y },
+            friction: read(given, 'wallFriction'),
+            frictionUse: 0.5,
+          },
+        },
+      }),
+    )
+  },
+}
+
+function turned(patch: Patch): Patch {
+  return { ...patch, fromCm: -patch.toCm, toCm: -patch.fromCm, nominalCm: -patch.nominalCm }
+}
+
+/** Crown and two hands; forearms upright, fingers towards the crown. */
+const TRIPOD: PositionSpec = {
+  id: 'headstand-tripod',
+  name: 'Headstand on crown and hands',
+  parameters: [
+    cm('crownDistanceCm', 'Crown from the wrist line', 8, 40, (body) => 0.87 * body.length.forearm.valueCm),
+    tuned(LEAN, { usual: (body) => tripodLean(body) }),
+    deg('hipFlexionDeg', 'Hip fold', 0, 140, 110),
+    deg('kneeBendDeg', 'Knee bend', 0, 150, 130),
+  ],
+  solve: (body, given) => {
+    const made = tripodFigure(body, given)
+    if (!made.ok) return made
+    const { skeleton, crown } = made.value
+    return ok(
+      assemble({
+        id: 'headstand-tripod',
+        body,
+        parameters: given,
+        skeleton,
+        base: { fromCm: 0, toCm: crown.x },
+        supports: { groups: [on(handPatch(body)), on(pointPatch('crown', crown.x))] },
+      }),
+    )
+  },
+}
+
+function tripodFigure(
+  body: Body,
+  given: Parameters,
+): Result<{ skeleton: Skeleton; crown: Point }, PositionRefusal> {
+  const { forearm, upperArm, hand, headNeck } = body.length
+  const crown = { x: read(given, 'crownDistanceCm'), y: 0 }
+  const elbow = { x: 0, y: forearm.valueCm }
+  const shoulder = joinLinks(elbow, upperArm.valueCm, crown, headNeck.valueCm, 'up')
+  if (!shoulder.ok)
+    return refused({ code: 'arms-do-not-reach', key: 'crownDistanceCm', reach: shoulder.refusal })
+  const trunk = trunkFrom(body, shoulder.value, read(given, 'leanDeg'), 0, 1)
+  const leg = legFrom(
+    body,
+    trunk,
+    { hipFlexionDeg: read(given, 'hipFlexionDeg'), kneeBendDeg: read(given, 'kneeBendDeg') },
+    1,
+  )
+  const arms = { wrist: { x: 0, y: 0 }, fingertip: { x: hand.valueCm, y: 0 }, elbow }
+  return ok({ crown, skeleton: skeletonOf(arms, trunk, [leg, leg], crown) })
+}
+
+function tripodLean(body: Body): number {
+  const crownDistanceCm = 0.87 * body.length.forearm.valueCm
+  const at = (leanDeg: number): number => {
+    const made = tripodFigure(body, { crownDistanceCm, leanDeg, hipFlexionDeg: 110, kneeBendDeg: 130 })
+    return made.ok ? centreOfMass(body, made.value.skeleton).x : 0
+  }
+  return turnFor(at, 0.5 * crownDistanceCm, LEAN.min, LEAN.max) ?? 0
+}
+
+/** Shoulders on two padded supports, head hanging free between them, heels on the wall. */
+const HEAD_FREE: PositionSpec = {
+  id: 'headstand-head-free',
+  name: 'Shoulders on two supports, head free',
+  parameters: [
+    cm(
+      'supportHeightCm',
+      'Padded height under the shoulders',
+      20,
+      80,
+      (body) => body.length.headNeck.valueCm + 6,
+    ),
+    cm('wallDistanceCm', 'Shoulders from the wall', 5, 60, 20),
+    FRICTION,
+  ],
+  solve: (body, given) => {
+    const height = read(given, 'supportHeightCm')
+    const wallX = read(given, 'wallDistanceCm')
+    const shoulder = { x: 0, y: height }
+    const { upperArm, forearm, hand } = body.length
+    // Hands hold the legs of the supports beside the head and carry nothing.
+    const elbow = rise(shoulder, upperArm.valueCm, 150)
+    const wrist = rise(elbow, forearm.valueCm, 170)
+    const arms = { elbow, wrist, fingertip: rise(wrist, hand.valueCm, 180) }
+    const at = (lean: number): Skeleton => {
+      const trunk = trunkFrom(body, shoulder, lean, 0, 1)
+      const leg = legFrom(body, trunk, { hipFlexionDeg: 0, kneeBendDeg: 0 }, 1)
+      return skeletonOf(arms, trunk, [leg, leg])
+    }
+    const lean = turnFor((t) => at(t).legs[0].heel.x, wallX, -20, 60)
+    if (lean === null)
+      return refused({ code: 'wall-out-of-reach', elbowToWallCm: wallX, reachCm: at(60).legs[0].heel.x })
+    const skeleton = at(lean)
+    return ok(
+      assemble({
+        id: 'headstand-head-free',
+        body,
+        parameters: given,
+        skeleton,
+        wallX,
+        supports: {
+          groups: [on(patchAround('shoulders', 0, 0.05 * body.statureCm, height))],
+          wall: {
+            part: 'wallFeet',
+            at: skeleton.legs[0].heel,
+            friction: read(given, 'wallFriction'),
+            frictionUse: 0,
+          },
+        },
+      }),
+    )
+  },
+}
+
+const HIP = (usual: number): Parameter => deg('hipFlexionDeg', 'Hip fold', 0, 150, usual)
+const KNEE = (usual: number): Parameter => deg('kneeBendDeg', 'Knee bend', 0, 150, usual)
+const folded: Legs = (p) =>
+  both({ hipFlexionDeg: read(p, 'hipFlexionDeg'), kneeBendDeg: read(p, 'kneeBendDeg') })
+
+export const HEADSTANDS: readonly PositionSpec[] = [
+  BASE,
+  TRIPOD,
+  headstand(
+    'headstand-one-knee-in',
+    'Headstand, one knee in',
+    [HIP(110), KNEE(120), deg('otherHipDeg', 'Other hip fold', -20, 110, 60)],
+    (p) => [
+      { hipFlexionDeg: read(p, 'hipFlexionDeg'), kneeBendDeg: read(p, 'kneeBendDeg') },
+      { hipFlexionDeg: read(p, 'otherHipDeg'), kneeBendDeg: 20 },
+    ],
+  ),
+  headstand('headstand-tuck', 'Headstand, tuck', [HIP(115), KNEE(130)], folded),
+  headstand('headstand-knees-up', 'Headstand, knees to the ceiling', [HIP(5), KNEE(110)], folded),
+  headstand('headstand-half-bend', 'Headstand, half bend', [HIP(90)], (p) =>
+    both({ hipFlexionDeg: read(p, 'hipFlexionDeg'), kneeBendDeg: 0 }),
+  ),
+  headstand(
+    'headstand-straight',
+    'Headstand, straight',
+    [],
+    () => both({ hipFlexionDeg: 0, kneeBendDeg: 0 }),
+    true,
+  ),
+  AT_WALL,
+  HEAD_FREE,
+]

@@ -1,0 +1,600 @@
+import type { Body } from '../body/estimate'
+import { read, type Parameters } from '../mechanics/parameters'
+import { spacersFor, type Spacer } from '../props/blocks'
+import { BOLSTER_CM } from '../props/stock'
+import { ok, refused } from '../result'
+import { defineSetup, placement } from './define'
+import { footHeightWarning } from './forearm-wall'
+import { lineFromWall, METHODS } from './right-angle-ways'
+import { across, box, upright } from './scene'
+import { step, type Pose, type Setup, type SetupGiven } from './setup'
+import { archWarning, HAND_KICK_FEET, handWidth, option, strapFor, strapLoop, walkIn } from './shared'
+import { handsFromAbove, slab } from './top-view'
+
+const HIP_FROM_FLOOR = (body: Body): number =>
+  body.length.upperArm.valueCm + body.length.forearm.valueCm + body.length.trunk.valueCm
+
+const shortDog = defineSetup({
+  id: 'SETUP-wall-short-dog',
+  options: [
+    option.cm('fartherCm', 'Farther than the measured mark', -10, 20, 0, {
+      usualFrom: 0,
+      usualTo: 5,
+      below: 'FT-setup-distance',
+      above: 'FT-setup-distance',
+    }),
+    option.deg('shoulderAngleDeg', 'Arms to trunk', 120, 190, 175),
+  ],
+  poses: ({ body, lengths, o }) => ({
+    // The heels stand at the skirting board; the ball of the foot is what the model measures to.
+    target: [
+      'down-dog-short',
+      {
+        footDistanceCm: lengths.seatedLeg.valueCm + read(o, 'fartherCm') - 0.73 * body.length.foot.valueCm,
+        shoulderAngleDeg: read(o, 'shoulderAngleDeg'),
+      },
+    ],
+  }),
+  place: ({ body, lengths, o, target }) => {
+    const mark = lengths.seatedLeg.valueCm + read(o, 'fartherCm')
+    return {
+      placements: [
+        placement(
+          'hand-line',
+          'heel-of-hand',
+          { ...lengths.seatedLeg, valueCm: mark },
+          { fingers: 'away-from-wall', method: 'M3', give: 3, to: mark + 5, way: ['M3', 5] },
+        ),
+        handWidth(lengths),
+      ],
+      steps: [
+        step('sit-and-mark', { markCm: mark }),
+        step('heels-of-hands-on-mark'),
+        step('heels-at-skirting'),
+        step('push-floor-hips-up'),
+      ],
+      dimensions: [across('feet-from-hands', target.base.fromCm, 0)],
+      top: handsFromAbove(body, lengths.jointWidth.valueCm),
+    }
+  },
+})
+
+const rightAngle = defineSetup({
+  id: 'SETUP-wall-l-hand',
+  options: [
+    option.choice('method', 'How the line was found', METHODS),
+    option.cm('fartherCm', 'Farther than that mark', -20, 25, 0, {
+      usualFrom: -3,
+      usualTo: 10,
+      below: 'FT-hands-too-close',
+      above: 'FT-l-shoulder-slide',
+    }),
+    option.cm('footHeightCm', 'Feet on the wall', 50, 150, HIP_FROM_FLOOR),
+  ],
+  poses: (given) => {
+    const { line, bent } = markOf(given)
+    return {
+      target: [
+        'right-angle-hands',
+        { handDistanceCm: line, footHeightCm: read(given.o, 'footHeightCm'), kneeBendDeg: bent },
+      ],
+    }
+  },
+  place: (given) => {
+    const { body, lengths, o } = given
+    const { line, method, errorCm } = markOf(given)
+    const foot = read(o, 'footHeightCm')
+    const { upperArm, forearm, trunk } = body.length
+    return {
+      placements: [
+        placement(
+          'hand-line',
+          'heel-of-hand',
+          { ...lengths.seatedLeg, valueCm: line },
+          { fingers: 'away-from-wall', method, to: line + 10, way: [method, errorCm] },
+        ),
+        placement('foot-height', 'foot-mark', foot, {
+          sdCm: Math.hypot(upperArm.sdCm, forearm.sdCm, trunk.sdCm),
+          give: 5,
+          way: ['upside-down-hip', 4],
+        }),
+        handWidth(lengths),
+      ],
+      steps: [
+        step(`mark-by-${method}`, { markCm: line }),
+        step('heels-of-hands-on-mark'),
+        step('walk-feet-up', { footHeightCm: foot }),
+        step('feet-level-with-hips'),
+        step('push-tall-ribs-to-wall'),
+      ],
+      warnings: footHeightWarning(foot - HIP_FROM_FLOOR(body)),
+      dimensions: [across('hand-line', 0, line), upright('foot-height', line - 3, foot)],
+      top: handsFromAbove(body, lengths.jointWidth.valueCm, { pointing: -1, wallX: line }),
+    }
+  },
+})
+
+function markOf({ body, lengths, o }: SetupGiven): {
+  line: number
+  method: (typeof METHODS)[number]
+  errorCm: number
+  bent: number
+} {
+  const method = METHODS[read(o, 'method')] ?? 'M3'
+  const line = lineFromWall(body, lengths, method) + read(o, 'fartherCm')
+  // Nearer than the legs are long, the knees have to bend.
+  return {
+    line,
+    method,
+    errorCm: method === 'M3' ? 5 : method === 'M4' ? 3 : 4,
+    bent: line < lengths.seatedLeg.valueCm - 2 ? 20 : 0,
+  }
+}
+
+const armLengthL = defineSetup({
+  id: 'SETUP-wall-l-hand-arm-length',
+  options: [
+    option.cm('fartherCm', 'Farther than that mark', -15, 15, 0, {
+      usualFrom: -5,
+      usualTo: 5,
+      below: 'FT-hands-too-close',
+      above: 'FT-leg-past-vertical',
+    }),
+  ],
+  poses: ({ body, lengths, o }) => ({
+    start: [
+      'box-walk-up',
+      { handDistanceCm: lineFromWall(body, lengths, 'M4') + read(o, 'fartherCm') - 0.06 * body.statureCm },
+    ],
+    target: [
+      'right-angle-hands-leg-lifted',
+      { handDistanceCm: lineFromWall(body, lengths, 'M4') + read(o, 'fartherCm') },
+    ],
+  }),
+  place: ({ body, lengths, o }) => {
+    const line = lineFromWall(body, lengths, 'M4') + read(o, 'fartherCm')
+    return {
+      placements: [
+        placement('feet-mark', 'foot-mark', lengths.armReach, { way: ['M4', 3] }),
+        placement(
+          'hand-line',
+          'heel-of-hand',
+          { ...lengths.armReach, valueCm: line },
+          { fingers: 'away-from-wall', method: 'M4', give: 5, way: ['M4', 3] },
+        ),
+        handWidth(lengths),
+      ],
+      steps: [
+        step('mark-by-M4', { markCm: line }),
+        step('room-side-free'),
+        step('walk-feet-up', { footHeightCm: HIP_FROM_FLOOR(body) }),
+        step('last-foot-floats'),
+      ],
+      dimensions: [across('hand-line', 0, line)],
+      top: handsFromAbove(body, lengths.jointWidth.valueCm, { pointing: -1, wallX: line }),
+    }
+  },
+})
+
+type Kick = {
+  id: string
+  gap: readonly [min: number, max: number, usual: number | ((body: Body) => number), from: number, to: number]
+  faults: { below?: string; above?: string }
+  steps?: readonly string[]
+  start?: string
+  /** Own hand's length as the gap (M6), or counted in hand breadths. */
+  byHand?: boolean
+  holds?: boolean
+}
+
+function kickPoses(start: string, gapCm: number, o: Parameters): { start: Pose; target: Pose } {
+  const feet: Parameters = o.toeDistanceCm === undefined ? {} : { toeDistanceCm: o.toeDistanceCm }
+  return {
+    start: start === 'handstand-kick-start' ? [start, { fingertipGapCm: gapCm, ...feet }] : [start],
+    target: ['handstand-heels-on-wall', { fingertipGapCm: gapCm, archShare: o.archShare ?? 0 }],
+  }
+}
+
+function kickPlacements(
+  { body, lengths, o }: SetupGiven,
+  from: number,
+  to: number,
+  byHand: boolean,
+): ReturnType<typeof placement>[] {
+  const gapCm = read(o, 'fingertipGapCm')
+  const hand = body.length.hand
+  return [
+    placement('fingertip-gap', 'fingertips', byHand ? { ...hand, valueCm: gapCm } : gapCm, {
+      from,
+      to,
+      fingers: 'towards-wall',
+      way: byHand
+        ? ['M6', 2, { hands: gapCm / hand.valueCm }]
+        : ['hand-breadths', 1.5, { breadths: gapCm / lengths.handBreadth.valueCm }],
+    }),
+    placement(
+      'wrist-to-wall',
+      'heel-of-hand',
+      { ...hand, valueCm: hand.valueCm + gapCm },
+      { give: 2, fingers: 'towards-wall' },
+    ),
+    handWidth(lengths),
+  ]
+}
+
+function kick({
+  id,
+  gap,
+  faults,
+  steps = [],
+  start = 'handstand-kick-start',
+  byHand = false,
+  holds = true,
+}: Kick): Setup {
+  const [min, max, usual, from, to] = gap
+  return defineSetup({
+    id,
+    options: [
+      option.gap(min, max, usual, from, to, faults),
+      ...(start === 'handstand-kick-start' ? [HAND_KICK_FEET] : []),
+      option.arch,
+    ],
+    poses: ({ o }) => kickPoses(start, read(o, 'fingertipGapCm'), o),
+    place: (given) => {
+      const { body, lengths, o, start: from0, target } = given
+      const gapCm = read(o, 'fingertipGapCm')
+      const wallX = target.wallX ?? 0
+      return {
+        placements: [
+          ...kickPlacements(given, from, to, byHand),
+          ...(start === 'handstand-kick-start' ? [walkIn(from0, 'walk-in-hands')] : []),
+        ],
+        steps: [
+          step(byHand ? 'fingertips-own-hand' : 'fingertips-from-wall', { gapCm }),
+          step('hands-at-width', { widthCm: lengths.jointWidth.valueCm }),
+          ...steps.map((code) => step(code, { gapCm, handCm: body.length.hand.valueCm })),
+        ],
+        warnings: holds ? archWarning('handstand-heels-on-wall', body, gapCm, gapCm, to) : [],
+        dimensions: [across('fingertip-gap', wallX - gapCm, wallX), across('wrist-to-wall', 0, wallX, 2)],
+        top: handsFromAbove(body, lengths.jointWidth.valueCm, { wallX }),
+      }
+    },
+  })
+}
+
+const kickStrap = defineSetup<number>({
+  id: 'SETUP-wall-kick-hand-strap',
+  options: [
+    option.gap(5, 40, (body) => body.length.hand.valueCm, 10, 30, { below: 'FT-wall-rebound' }),
+    HAND_KICK_FEET,
+    option.cm('loopWiderCm', 'Loop wider than the shoulders', -2, 6, 1, {
+      usualFrom: 0,
+      usualTo: 2,
+      above: 'FT-strap-misplaced',
+    }),
+  ],
+  choose: ({ lengths, o, stock }) => strapFor(lengths.strapNeeded + 2 * read(o, 'loopWiderCm'), stock.straps),
+  poses: ({ o }) => kickPoses('handstand-kick-start', read(o, 'fingertipGapCm'), o),
+  place: (given) => {
+    const { body, lengths, o, target, chosen } = given
+    const loop = strapLoop(lengths, 2)
+    const wider = 2 * read(o, 'loopWiderCm')
+    const { elbow } = target.skeleton
+    const wallX = target.wallX ?? 0
+    return {
+      placements: [
+        { ...loop, valueCm: loop.valueCm + wider, toCm: Math.max(loop.toCm, loop.valueCm + wider) },
+        ...kickPlacements(given, 10, 30, true),
+      ],
+      props: [{ kind: 'strap', count: 1, detail: [chosen] }],
+      steps: [
+        step('strap-close', { loopCm: loop.valueCm + wider }),
+        step('strap-above-elbows'),
+        step('fingertips-own-hand', { gapCm: read(o, 'fingertipGapCm') }),
+        step('press-out-before-hop'),
+        step('lead-leg-up-hands'),
+        step('heels-arrive-quietly'),
+      ],
+      outlines: [box('strap', elbow.x - 6, elbow.y + 4, 12, 4)],
+      dimensions: [across('fingertip-gap', wallX - read(o, 'fingertipGapCm'), wallX)],
+      top: handsFromAbove(body, lengths.jointWidth.valueCm, {
+        wallX,
+        props: [slab('strap', 2, 3.8, 0, lengths.jointWidth.valueCm + 9)],
+      }),
+    }
+  },
+})
+
+const kickBlocks = defineSetup<Spacer>({
+  id: 'SETUP-wall-kick-hand-blocks',
+  options: [
+    option.gap(5, 40, (body) => body.length.hand.valueCm, 10, 30, { below: 'FT-wall-rebound' }),
+    HAND_KICK_FEET,
+  ],
+  choose: ({ lengths, stock }) => {
+    const [best] = spacersFor(lengths.innerForearmGap.valueCm, stock.blocks)
+    return best ? ok(best) : refused({ code: 'no-blocks', needed: 2, inStock: stock.blocks.length })
+  },
+  poses: ({ o }) => kickPoses('handstand-kick-start', read(o, 'fingertipGapCm'), o),
+  place: (given) => {
+    const { body, lengths, o, target, chosen } = given
+    const { elbow } = target.skeleton
+    const off = chosen.errorCm
+    const wallX = target.wallX ?? 0
+    return {
+      placements: [
+        placement('forearm-gap', 'between', lengths.innerForearmGap, {
+          give: 1,
+          way: ['blocks-full-faces', 1.5],
+        }),
+        placement('spacer-width', 'between', chosen.widthCm, { give: 1 }),
+        ...kickPlacements(given, 10, 30, true),
+      ],
+      props: [{ kind: 'block', count: chosen.edgesCm.length, detail: chosen.edgesCm }],
+      steps: [
+        step('blocks-below-elbow-folds', { widthCm: chosen.widthCm }),
+        step('faces-fully-touch'),
+        step('fingertips-own-hand', { gapCm: read(o, 'fingertipGapCm') }),
+        step('squeeze-before-hop'),
+        step('lead-leg-up-hands'),
+        step('heels-arrive-quietly'),
+      ],
+      warnings:
+        Math.abs(off) > SPACER_WITHIN_CM
+          ? [
+              {
+                code: off > 0 ? 'spacer-too-wide' : 'spacer-too-narrow',
+                faultId: off > 0 ? 'FT-block-width' : 'FT-block-drop',
+                numbers: { offCm: Math.abs(off) },
+              },
+            ]
+          : [],
+      outlines: [box('block', elbow.x - 5, elbow.y - 16, 10, 15)],
+      dimensions: [across('fingertip-gap', wallX - read(o, 'fingertipGapCm'), wallX)],
+      top: handsFromAbove(body, lengths.jointWidth.valueCm, {
+        wallX,
+        props: [slab('block', 2, 10, 0, chosen.widthCm)],
+      }),
+    }
+  },
+})
+/** A spacer may be off by this much before it pinches or drops, cm (progressions.md 8). */
+const SPACER_WITHIN_CM = 1
+
+/** Ear line to the back of the skull, as a fraction of stature: half of a head's depth. */
+const SKULL_BACK = 0.056
+
+const kickBolster = defineSetup({
+  id: 'SETUP-wall-kick-hand-bolster',
+  options: [
+    option.cm('pastWristsCm', 'Shoulders past the wrists on the bolster', -2, 8, 1.5, {
+      usualFrom: 0,
+      usualTo: 3,
+      above: 'FT-shoulder-overlean',
+    }),
+    HAND_KICK_FEET,
+  ],
+  poses: ({ body, o }) => {
+    const toBolster = read(o, 'pastWristsCm') + SKULL_BACK * body.statureCm
+    const gap = Math.max(0, toBolster + BOLSTER_CM.thickCm - body.length.hand.valueCm)
+    return kickPoses('handstand-kick-start', gap, o)
+  },
+  place: (given) => {
+    const { body, lengths, o, target } = given
+    const toBolster = read(o, 'pastWristsCm') + SKULL_BACK * body.statureCm
+    const wallX = target.wallX ?? 0
+    return {
+      placements: [
+        placement('wrist-to-bolster', 'heel-of-hand', toBolster, {
+          sdCm: 0.004 * body.statureCm,
+          from: toBolster - read(o, 'pastWristsCm'),
+          to: toBolster + 3,
+          fingers: 'towards-wall',
+          way: ['M19', 2],
+        }),
+        placement('wrist-to-wall', 'heel-of-hand', toBolster + BOLSTER_CM.thickCm, {
+          give: 3,
+          fingers: 'towards-wall',
+        }),
+        handWidth(lengths),
+      ],
+      steps: [
+        step('bolster-upright-at-wall'),
+        step('hands-so-skull-meets', { toBolsterCm: toBolster }),
+        step('skull-touches-shoulders-over', { pastCm: read(o, 'pastWristsCm') }),
+        step('lead-leg-up-hands'),
+        step('heels-arrive-quietly'),
+      ],
+      outlines: [box('bolster', wallX - BOLSTER_CM.thickCm, 0, BOLSTER_CM.thickCm, BOLSTER_CM.longCm)],
+      dimensions: [
+        across('wrist-to-bolster', 0, wallX - BOLSTER_CM.thickCm),
+        across('wrist-to-wall', 0, wallX, 2),
+      ],
+      top: handsFromAbove(body, lengths.jointWidth.valueCm, {
+        wallX,
+        props: [slab('bolster', wallX - BOLSTER_CM.thickCm, BOLSTER_CM.thickCm, 0, BOLSTER_CM.wideCm)],
+      }),
+    }
+  },
+})
+
+const straddle = defineSetup({
+  id: 'SETUP-wall-straddle-hop',
+  options: [option.gap(5, 40, 22, 15, 30, { below: 'FT-hips-short', above: 'FT-hips-short' })],
+  poses: ({ o }) => ({
+    start: ['handstand-straddle'],
+    target: ['handstand-heels-on-wall', { fingertipGapCm: read(o, 'fingertipGapCm') }],
+  }),
+  place: (given) => {
+    const { body, lengths, o, target } = given
+    const clear = Math.min(240, Math.max(180, STRADDLE_WIDTH * body.statureCm))
+    const wallX = target.wallX ?? 0
+    return {
+      placements: [
+        ...kickPlacements(given, 15, 30, false),
+        placement('clear-width', 'clear-floor', clear, { from: 180, to: 240, way: ['arms-out', 15] }),
+      ],
+      steps: [
+        step('clear-wall', { widthCm: clear }),
+        step('fingertips-from-wall', { gapCm: read(o, 'fingertipGapCm') }),
+        step('hands-at-width', { widthCm: lengths.jointWidth.valueCm }),
+        step('hop-legs-wide'),
+        step('sacrum-then-legs'),
+      ],
+      dimensions: [across('fingertip-gap', wallX - read(o, 'fingertipGapCm'), wallX)],
+      top: handsFromAbove(body, lengths.jointWidth.valueCm, { wallX }),
+    }
+  },
+})
+/** Wall that open legs sweep, as a fraction of stature: 2 m at 168 cm (1.8–2.4). */
+const STRADDLE_WIDTH = 1.19
+
+const halfArm = defineSetup({
+  id: 'SETUP-wall-half-arm-hand',
+  options: [
+    option.cm('fartherCm', 'Hands farther than half-way', -15, 20, 0, {
+      usualFrom: -5,
+      usualTo: 5,
+      below: 'FT-setup-distance',
+      above: 'FT-setup-distance',
+    }),
+  ],
+  poses: ({ body, lengths, o }) => ({
+    start: [
+      'handstand-kick-start',
+      { fingertipGapCm: gapAtHalf(body, lengths.armReach.valueCm, read(o, 'fartherCm')) },
+    ],
+    target: [
+      'handstand-one-foot-on-wall',
+      { fingertipGapCm: gapAtHalf(body, lengths.armReach.valueCm, read(o, 'fartherCm')) },
+    ],
+  }),
+  place: ({ body, lengths, o, target }) => {
+    const half = lengths.armReach.valueCm / 2 + read(o, 'fartherCm')
+    const wallX = target.wallX ?? 0
+    return {
+      placements: [
+        placement('feet-mark', 'foot-mark', lengths.armReach, { way: ['M4', 3] }),
+        placement(
+          'hand-line',
+          'heel-of-hand',
+          { ...lengths.armReach, valueCm: half },
+          { fingers: 'towards-wall', method: 'M5', way: ['M5', 3] },
+        ),
+        handWidth(lengths),
+      ],
+      steps: [
+        step('mark-arm-length', { reachCm: lengths.armReach.valueCm }),
+        step('hands-half-way', { halfCm: half }),
+        step('hands-at-width', { widthCm: lengths.jointWidth.valueCm }),
+        step('one-sole-rests'),
+        step('draw-hips-off-wall'),
+      ],
+      dimensions: [across('hand-line', 0, wallX)],
+      top: handsFromAbove(body, lengths.jointWidth.valueCm, { wallX }),
+    }
+  },
+})
+
+/** Fingers point at the wall, so the gap is what the hand leaves of the half. */
+function gapAtHalf(body: Body, reach: number, farther: number): number {
+  return Math.max(0, reach / 2 + farther - body.length.hand.valueCm)
+}
+
+const chest = defineSetup({
+  id: 'SETUP-wall-chest-hand',
+  options: [
+    option.cm('handDistanceCm', 'Hands from the wall at the top', 8, 60, 20, {
+      usualFrom: 10,
+      usualTo: 40,
+      below: 'FT-hands-too-close',
+    }),
+  ],
+  poses: ({ lengths, o }) => ({
+    start: ['right-angle-hands', { handDistanceCm: lengths.seatedLeg.valueCm }],
+    target: ['handstand-chest-to-wall', { handDistanceCm: read(o, 'handDistanceCm') }],
+  }),
+  place: ({ body, lengths, o }) => {
+    const end = read(o, 'handDistanceCm')
+    return {
+      placements: [
+        placement('hand-line', 'heel-of-hand', lengths.seatedLeg, {
+          fingers: 'away-from-wall',
+          method: 'M3',
+          way: ['M3', 5],
+        }),
+        placement('hand-line-end', 'heel-of-hand', end, {
+          from: 10,
+          to: 40,
+          fingers: 'away-from-wall',
+          way: ['hand-breadths', 2, { breadths: end / lengths.handBreadth.valueCm }],
+        }),
+        handWidth(lengths),
+      ],
+      steps: [
+        step('sit-and-mark', { markCm: lengths.seatedLeg.valueCm }),
+        step('walk-feet-up', { footHeightCm: HIP_FROM_FLOOR(body) }),
+        step('walk-in-by-fives', { endCm: end }),
+        step('stop-while-return-is-easy'),
+      ],
+      dimensions: [across('hand-line-end', 0, end)],
+      top: handsFromAbove(body, lengths.jointWidth.valueCm, { pointing: -1, wallX: end }),
+    }
+  },
+})
+
+const tuckHop = defineSetup({
+  id: 'SETUP-wall-tuck-hop',
+  options: [option.gap(5, 40, 22, 15, 30, { below: 'FT-hips-short', above: 'FT-hips-short' })],
+  poses: ({ o }) => ({
+    start: ['handstand-tuck'],
+    target: ['handstand-heels-on-wall', { fingertipGapCm: read(o, 'fingertipGapCm') }],
+  }),
+  place: (given) => {
+    const { body, lengths, o, target } = given
+    const wallX = target.wallX ?? 0
+    return {
+      placements: [
+        ...kickPlacements(given, 15, 30, false),
+        placement('feet-behind', 'ball-of-foot', body.length.hand, { give: 5, way: ['M6', 2, { hands: 1 }] }),
+      ],
+      steps: [
+        step('fingertips-from-wall', { gapCm: read(o, 'fingertipGapCm') }),
+        step('hands-at-width', { widthCm: lengths.jointWidth.valueCm }),
+        step('feet-wider-hand-behind', { handCm: body.length.hand.valueCm }),
+        step('hop-knees-in'),
+      ],
+      dimensions: [
+        across('fingertip-gap', wallX - read(o, 'fingertipGapCm'), wallX),
+        across('feet-behind', 0 - body.length.hand.valueCm, 0),
+      ],
+      top: handsFromAbove(body, lengths.jointWidth.valueCm, { wallX }),
+    }
+  },
+})
+
+export const HANDS_WALL: readonly Setup[] = [
+  shortDog,
+  rightAngle,
+  armLengthL,
+  kick({
+    id: 'SETUP-wall-kick-hand',
+    gap: [5, 40, (body) => body.length.hand.valueCm, 10, 30],
+    faults: { below: 'FT-wall-rebound' },
+    byHand: true,
+    steps: ['lead-leg-up-hands', 'heels-arrive-quietly'],
+  }),
+  kick({
+    id: 'SETUP-wall-kick-hand-close',
+    gap: [2, 30, 10, 5, 15],
+    faults: { below: 'FT-wall-rebound' },
+    steps: ['slow-kick', 'heels-arrive-quietly'],
+  }),
+  kickStrap,
+  kickBlocks,
+  kickBolster,
+  tuckHop,
+  straddle,
+  halfArm,
+  chest,
+]

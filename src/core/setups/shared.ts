@@ -1,0 +1,199 @@
+import type { DerivedLengths } from '../body/derived'
+import type { Body } from '../body/estimate'
+import type { Parameter } from '../mechanics/parameters'
+import type { Position } from '../mechanics/position'
+import { solvePosition } from '../mechanics/positions/catalogue'
+import type { Result } from '../result'
+import { ok, refused } from '../result'
+import { placement } from './define'
+import { across } from './scene'
+import type { Placement, SetupOption, SetupRefusal, SetupWarning } from './setup'
+import type { Dimension } from './scene'
+
+/** Holding opposite upper arms finds elbow width to within this, cm (props.md M1: ± 3). */
+const OPPOSITE_ARMS_ERROR_CM = 3
+/** Circumference by which a loop is off when it is judged just taut by eye, cm. */
+const TAUT_BY_EYE_CM = 4
+/** A loop this much narrower than the shoulders is still kind; wider never (progressions.md 8). */
+const NARROWER_CM = 2
+
+/** Options that several setups share. */
+export const option = {
+  gap: (
+    min: number,
+    max: number,
+    usual: Parameter['usual'],
+    from: number,
+    to: number,
+    faults: { below?: string; above?: string },
+  ): SetupOption => ({
+    key: 'fingertipGapCm',
+    label: 'Fingertips to wall',
+    unit: 'cm',
+    min,
+    max,
+    usual,
+    usualFrom: from,
+    usualTo: to,
+    ...faults,
+  }),
+  cm: (
+    key: string,
+    label: string,
+    min: number,
+    max: number,
+    usual: Parameter['usual'],
+    rest: Partial<SetupOption> = {},
+  ): SetupOption => ({
+    key,
+    label,
+    unit: 'cm',
+    min,
+    max,
+    usual,
+    ...rest,
+  }),
+  deg: (
+    key: string,
+    label: string,
+    min: number,
+    max: number,
+    usual: Parameter['usual'],
+    rest: Partial<SetupOption> = {},
+  ): SetupOption => ({
+    key,
+    label,
+    unit: 'deg',
+    min,
+    max,
+    usual,
+    ...rest,
+  }),
+  choice: (key: string, label: string, choices: readonly string[]): SetupOption => ({
+    key,
+    label,
+    unit: 'choice',
+    min: 0,
+    max: choices.length - 1,
+    usual: 0,
+    choices,
+  }),
+  arch: {
+    key: 'archShare',
+    label: 'Arch at the wall',
+    unit: 'share',
+    min: 0,
+    max: 1,
+    usual: 0,
+  } as SetupOption,
+  kneeBend: {
+    key: 'kneeBendDeg',
+    label: 'Knee bend',
+    unit: 'deg',
+    min: 0,
+    max: 90,
+    usual: 10,
+  } as SetupOption,
+}
+
+/** Elbows as wide as the shoulder joints, or a chosen step wider: found by holding opposite upper arms. */
+export function elbowWidth({ jointWidth }: DerivedLengths, widerCm = 0): Placement {
+  return placement(
+    'elbow-width',
+    'elbow',
+    { ...jointWidth, valueCm: jointWidth.valueCm + widerCm },
+    {
+      give: 2,
+      way: ['M1', OPPOSITE_ARMS_ERROR_CM],
+    },
+  )
+}
+
+/** Hands as wide as the shoulder joints: found by the width of the opposite-arm hold carried down. */
+export function handWidth({ jointWidth }: DerivedLengths): Placement {
+  return placement('hand-width', 'between', jointWidth, { give: 2, way: ['shoulder-line', 3] })
+}
+
+/** A loop round both upper arms; `widerCm` is the most it may exceed joint width. */
+export function strapLoop({ elbowLoop }: DerivedLengths, widerCm = 0): Placement {
+  return placement('strap-loop', 'loop', elbowLoop, {
+    from: elbowLoop.valueCm - 2 * NARROWER_CM,
+    to: elbowLoop.valueCm + 2 * widerCm,
+    way: ['arms-forward', TAUT_BY_EYE_CM],
+  })
+}
+
+/** A strap from the cupboard that closes round the loop and leaves a tail. */
+export function strapFor(neededCm: number, straps: readonly number[]): Result<number, SetupRefusal> {
+  const long = straps.filter((s) => s >= neededCm)
+  return long.length > 0
+    ? ok(Math.min(...long))
+    : refused({
+        code: 'not-in-stock',
+        prop: straps.length === 0 ? 'strap' : 'strap-long',
+        needed: 1,
+        inStock: 0,
+      })
+}
+
+/** Balls of the feet from the elbows or wrists, told in the person's own foot lengths (M15). */
+export function walkIn(position: Position, key = 'walk-in'): Placement {
+  const { body } = position
+  const valueCm = -position.base.fromCm
+  const foot = body.length.foot
+  return placement(key, 'ball-of-foot', valueCm, {
+    sdCm: 2.5,
+    from: 0.3 * body.statureCm,
+    to: 0.65 * body.statureCm,
+    way: ['M15', foot.valueCm / 2, { feet: Math.round((valueCm / foot.valueCm) * 2) / 2 }],
+  })
+}
+
+/** The walk-in drawn under the floor. */
+export function walkInDimension(position: Position, row: 1 | 2 | 3 = 1): Dimension {
+  return across('walk-in', position.base.fromCm, 0, row)
+}
+
+/** Options of a dolphin-like shape: how far the feet are and how bent the knees. */
+export const FEET = option.cm(
+  'toeDistanceCm',
+  'Feet from the elbows',
+  30,
+  140,
+  (body) => 0.52 * body.statureCm,
+)
+export const KICK_FEET = option.cm(
+  'toeDistanceCm',
+  'Feet from the elbows',
+  30,
+  140,
+  (body) => 0.45 * body.statureCm,
+)
+export const HAND_KICK_FEET = option.cm(
+  'toeDistanceCm',
+  'Feet from the wrists',
+  30,
+  140,
+  (body) => 0.5 * body.statureCm,
+)
+
+/** A dolphin walked half-way in: where the walk to the target starts. */
+export function fartherOut(body: Body, toeDistanceCm: number): number {
+  return Math.min(140, toeDistanceCm + 0.1 * body.statureCm)
+}
+
+/** Farther than this from the wall, heels that rest there pull a stacked body into a hanging arch: how much, in degrees. */
+export function archWarning(
+  positionId: string,
+  body: Body,
+  fingertipGapCm: number,
+  gapCm: number,
+  holdMaxCm: number,
+): SetupWarning[] {
+  if (gapCm <= holdMaxCm) return []
+  const arched = solvePosition(positionId, body, { fingertipGapCm, archShare: 1 })
+  const archDeg = arched.ok ? arched.value.angles.archDeg : 0
+  return [
+    { code: 'gap-too-far-to-hold', faultId: 'FT-low-back-arch', numbers: { gapCm, archDeg, holdMaxCm } },
+  ]
+}
