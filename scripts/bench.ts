@@ -11,7 +11,7 @@ import { demoWorld } from '@/core/simulate/demo'
 /** Median and tail of one call, over batches so that the timer's grain does not show. */
 function bench(name: string, work: () => unknown, batch: number): void {
   const BATCHES = 60
-  for (let i = 0; i < batch * 5; i += 1) work()
+  for (let i = 0; i < Math.max(400, batch * 5); i += 1) work()
   const times: number[] = []
   for (let i = 0; i < BATCHES; i += 1) {
     const began = performance.now()

@@ -93,3 +93,15 @@ export const SHOULDER_RANGE = deg('shoulderRangeDeg', 'Shoulder flexion availabl
 export const WAIST = deg('waistDeg', 'Waist: arch (+) or round (−)', -45, 45, 0)
 export const FRICTION = share('wallFriction', 'Wall friction', 0, 0.5, 0.2)
 export const LEAD_LEG = deg('leadLegDeg', 'Lifted leg above the floor', 0, 150, 60)
+
+/** Remembers a usual value that takes a search, for as long as the body lives; a body never changes. */
+export function perBody(usual: (body: Body) => number): (body: Body) => number {
+  const known = new WeakMap<Body, number>()
+  return (body) => {
+    const seen = known.get(body)
+    if (seen !== undefined) return seen
+    const value = usual(body)
+    known.set(body, value)
+    return value
+  }
+}

@@ -112,7 +112,7 @@ export function assemble(assembly: Assembly): Position {
   const forearmAndHand = armParts.filter(({ segment }) => segment !== 'upperArm')
   const inertiaM2 = inertiaAbout(parts, { x: centre.x, y: 0 })
   const [forwardCm, backCm] = [base.toCm - centre.x, centre.x - base.fromCm]
-  const measured = {
+  return {
     id,
     body,
     parameters,
@@ -142,8 +142,8 @@ export function assemble(assembly: Assembly): Position {
     timeConstantS: timeConstant(inertiaM2, centre.y),
     wallX,
     rise: assembly.rise ? assembly.rise(centre.y) : null,
+    loadTags: loadTags({ contacts, skeleton, angles }),
   }
-  return { ...measured, loadTags: loadTags(measured) }
 }
 
 function floorSpan({ groups }: Supports): Position['base'] {

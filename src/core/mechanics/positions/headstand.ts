@@ -9,6 +9,7 @@ import {
   HIP_RANGE,
   KNEE_BEND,
   parameter,
+  perBody,
   read,
   tuned,
   WAIST,
@@ -107,7 +108,7 @@ function headstand(
   return {
     id,
     name,
-    parameters: [CROWN, stacked ? LEAN : tuned(LEAN, { usual: lean }), WAIST, ...parameters],
+    parameters: [CROWN, stacked ? LEAN : tuned(LEAN, { usual: perBody(lean) }), WAIST, ...parameters],
     solve: (body, given) => {
       const base = triangle(body, given)
       if (!base.ok) return base
@@ -231,7 +232,7 @@ const TRIPOD: PositionSpec = {
   name: 'Headstand on crown and hands',
   parameters: [
     cm('crownDistanceCm', 'Crown from the wrist line', 8, 40, (body) => 0.87 * body.length.forearm.valueCm),
-    tuned(LEAN, { usual: (body) => tripodLean(body) }),
+    tuned(LEAN, { usual: perBody(tripodLean) }),
     deg('hipFlexionDeg', 'Hip fold', 0, 140, 110),
     deg('kneeBendDeg', 'Knee bend', 0, 150, 130),
   ],

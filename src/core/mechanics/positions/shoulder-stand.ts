@@ -2,7 +2,16 @@ import { innerLegOf } from '../../body/derived'
 import type { Body } from '../../body/estimate'
 import { ok, refused, type Result } from '../../result'
 import { bentKnee, withinRanges } from '../frame'
-import { FRICTION, HIP_RANGE, parameter, read, tuned, type Parameter, type Parameters } from '../parameters'
+import {
+  FRICTION,
+  HIP_RANGE,
+  parameter,
+  perBody,
+  read,
+  tuned,
+  type Parameter,
+  type Parameters,
+} from '../parameters'
 import { angleAt, degrees, direction, type Point } from '../point'
 import { legAlong, legFrom, legLength, skeletonOf, trunkFrom, type Facing, type Trunk } from '../pose'
 import { assemble, type PositionRefusal, type PositionSpec } from '../position'
@@ -212,7 +221,7 @@ const innerLeg = (body: Body): number => innerLegOf(body).valueCm
 const HALF: PositionSpec = {
   id: 'half-shoulder-stand',
   name: 'Half shoulder stand',
-  parameters: [TRUNK(45), HIP((body) => halfFold(body)), tuned(PLATFORM, { usual: 0 })],
+  parameters: [TRUNK(45), HIP(perBody(halfFold)), tuned(PLATFORM, { usual: 0 })],
   solve: (body, given) => {
     const platform = read(given, 'platformHeightCm')
     const skeleton = halfFigure(body, given)
@@ -532,13 +541,13 @@ export const SHOULDER_STANDS: readonly PositionSpec[] = [
   freeShoulderStand({
     id: 'platform-shoulder-stand',
     name: 'Shoulder stand on a platform',
-    parameters: [PLATFORM, TRUNK(80), HIP(balancingFold(80, 7.5))],
+    parameters: [PLATFORM, TRUNK(80), HIP(perBody(balancingFold(80, 7.5)))],
   }),
   CHAIR,
   freeShoulderStand({
     id: 'shoulder-stand-straight',
     name: 'Shoulder stand, flat',
-    parameters: [TRUNK(82), HIP(balancingFold(82, 0))],
+    parameters: [TRUNK(82), HIP(perBody(balancingFold(82, 0)))],
   }),
   plough(
     'plough-wall',

@@ -6,6 +6,7 @@ import {
   GAP,
   LEAD_LEG,
   parameter,
+  perBody,
   read,
   tuned,
   WAIST,
@@ -103,7 +104,7 @@ function balance(id: string, name: string, kind: ArmKind, shape: Shape, stacked 
     id,
     name,
     parameters: [
-      stacked ? LEAN : tuned(LEAN, { usual: balancingLean(kind, shape) }),
+      stacked ? LEAN : tuned(LEAN, { usual: perBody(balancingLean(kind, shape)) }),
       SHOULDERS,
       WAIST,
       ...shape.parameters,
@@ -174,12 +175,12 @@ const STRADDLE: PositionSpec = {
   parameters: STRADDLE_PARAMETERS.map((p) =>
     p === LEAN
       ? tuned(p, {
-          usual: (body) => {
+          usual: perBody((body) => {
             const given = { shoulderLeanDeg: 0, waistDeg: 0, straddleDeg: 50, hipFlexionDeg: 25 }
             const at = (leanDeg: number): number =>
               centreOfMass(body, straddle(body, { ...given, leanDeg })).x
             return turnFor(at, handBase(body).toCm / 3, LEAN.min, LEAN.max) ?? 0
-          },
+          }),
         })
       : p,
   ),
@@ -300,9 +301,10 @@ function chestToWall(
         legs: both(STRAIGHT),
       }),
     )
-  const lean = turnFor((t) => at(t).legs[0].toe.x, wallX, -40, 60)
+  const [{ toe }] = at(0).legs
+  const lean = turnFor((tilt) => turnedX(toe, tilt), wallX, -40, 60)
   if (lean === null)
-    return refused({ code: 'wall-out-of-reach', elbowToWallCm: wallX, reachCm: at(60).legs[0].toe.x })
+    return refused({ code: 'wall-out-of-reach', elbowToWallCm: wallX, reachCm: turnedX(toe, 60) })
   const skeleton = at(lean)
   const { patch, base } = armSupport(body, kind, 0)
   return ok(
