@@ -34,7 +34,11 @@ export function loadTags({ contacts, skeleton, angles }: Measured): LoadTags {
   if (hands > 0.02 && (angles.wristExtensionDeg ?? 0) > 30) tags.WB = band(hands)
   if (forearms > 0.02 && shoulders === 0) tags.FB = band(forearms)
   if (crown > 0) tags.HB = crown <= CROWN_AT_WILL ? 1 : ground > 0.02 ? 2 : 3
-  const headDown = headBelowHeart(skeleton, ground > 0.02)
+  const headDown = headBelowHeart(
+    skeleton,
+    ground > 0.02,
+    contacts.some((c) => c.part === 'wallFeet'),
+  )
   if (headDown) tags.HBH = headDown
   if (angles.shoulderFlexionDeg > OVERHEAD_DEG && hands + forearms > LIGHT)
     tags.SE = angles.elbowBendDeg > BENT_ELBOW_DEG && forearms > MIDDLE ? 3 : 2
@@ -57,13 +61,15 @@ const STEEP_DEG = 46
 function headBelowHeart(
   { crown, waist, shoulder, hip, legs }: Position['skeleton'],
   feetDown: boolean,
+  feetOnWall: boolean,
 ): 0 | 1 | 2 | 3 {
   if (crown.y >= (waist.y + shoulder.y) / 2 || hip.y <= shoulder.y) return 0
   const slope = degrees(Math.atan2(hip.y - shoulder.y, Math.abs(hip.x - shoulder.x)))
   const low = Math.min(legs[0].ankle.y, legs[1].ankle.y)
   if (slope < GENTLE_DEG || (feetDown && low < hip.y)) return 1
   const folded = hip.y - low < 0.5 * (hip.y - crown.y)
-  return slope > STEEP_DEG && (low > hip.y + 20 || (!feetDown && folded && low < hip.y - 5)) ? 3 : 2
+  const tucked = !feetDown && !feetOnWall && folded && low < hip.y - 5
+  return slope > STEEP_DEG && (low > hip.y + 20 || tucked) ? 3 : 2
 }
 
 /** Weight on the shoulders: head hanging free or a low trunk 1, steeper 2, stacked above a flat neck 3. */

@@ -75,7 +75,7 @@ export function defineSetup<T = undefined>({ id, options = [], choose, poses, pl
           props: draft.outlines ?? [],
           dimensions: draft.dimensions ?? [],
           top: draft.top ?? null,
-          wallX: target.value.wallX ?? draft.wallX ?? null,
+          wallX: draft.wallX ?? target.value.wallX,
         }),
       })
     },

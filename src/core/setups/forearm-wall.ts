@@ -343,7 +343,7 @@ const stackBack = defineSetup<{ lift: Stack; wallToFaceCm: number; baseGapCm: nu
       usualFrom: 7.5,
       below: 'FT-stack-misplaced',
     }),
-    option.deg('hipFlexionDeg', 'Hip fold', 0, 100, 45),
+    option.deg('hipFlexionDeg', 'Hip fold', 0, 110, 85),
   ],
   choose: ({ body, lengths, o, stock }) => {
     if (stock.blocks.length < 3)

@@ -108,6 +108,10 @@ export function sceneFrom(
 ): Scene {
   const points = [
     ...rest.figures.flatMap((figure) => figure.bones.flatMap((bone) => [bone.from, bone.to])),
+    ...rest.figures.flatMap(({ head: { centre, radiusCm } }) => [
+      { x: centre.x - radiusCm, y: centre.y },
+      { x: centre.x + radiusCm, y: centre.y + radiusCm },
+    ]),
     ...rest.props.flatMap((prop) => prop.outline),
   ]
   const xs = points.map((p) => p.x)
@@ -151,6 +155,15 @@ export function chair(frontX: number, facing: 1 | -1, seatCm: number, backCm: nu
     part(frontX, seatCm - 2.5, depth, 2.5),
     part(frontX, 0, leg, seatCm - 2.5),
     part(frontX + depth - leg, 0, leg, backCm),
+  ]
+}
+
+/** A bench seen from the side: a top on two legs. */
+export function bench(fromX: number, depthCm: number, heightCm: number): SceneProp[] {
+  return [
+    box('bench', fromX, heightCm - 4, depthCm, 4),
+    box('bench', fromX, 0, 3, heightCm - 4),
+    box('bench', fromX + depthCm - 3, 0, 3, heightCm - 4),
   ]
 }
 

@@ -113,7 +113,7 @@ export type Draft = {
   readonly outlines?: readonly SceneProp[]
   readonly dimensions?: readonly Dimension[]
   readonly top?: TopView | null
-  /** A wall to draw where the position itself does not lean on one. */
+  /** The wall to draw where it is not what the position itself leans on. */
   readonly wallX?: number
 }
 

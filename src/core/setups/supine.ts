@@ -8,7 +8,7 @@ import { lowestStack, type Stack } from '../props/stack'
 import { BOLSTER_CM, CHAIR_BACK_CM, CHAIR_SEAT_CM } from '../props/stock'
 import { ok, refused, type Result } from '../result'
 import { defineSetup, placement } from './define'
-import { across, box, chair, upright } from './scene'
+import { across, bench as benchFromSide, box, chair, upright } from './scene'
 import {
   step,
   type Placement,
@@ -109,7 +109,7 @@ function platform({ id, options = [], poses, edge }: Platform): Setup {
     choose: platformStack,
     poses: (given, { stack }) => poses(given, stack.heightCm),
     place: (given) => {
-      const { body, lengths, chosen } = given
+      const { body, lengths, chosen, target } = given
       const extra = edge?.(given) ?? { placements: [], steps: [] }
       const { stack, capped } = chosen
       return {
@@ -126,7 +126,7 @@ function platform({ id, options = [], poses, edge }: Platform): Setup {
         ],
         warnings: neckWarning(capped, stack.heightCm),
         outlines: [
-          box('slab', -PLATFORM_DEPTH_CM, 0, PLATFORM_DEPTH_CM, stack.heightCm),
+          box('slab', target.facing === 1 ? 0 : -PLATFORM_DEPTH_CM, 0, PLATFORM_DEPTH_CM, stack.heightCm),
           ...(extra.outlines ?? []),
         ],
         dimensions: extra.dimensions ?? [],
@@ -308,7 +308,7 @@ const bench = platform({
       ],
       steps: [step('bench-at-groin', { heightCm: thighs, cushionCm: Math.max(0, short) })],
       outlines: [
-        box('bench', 8, 0, 35, read(o, 'benchHeightCm')),
+        ...benchFromSide(8, 35, read(o, 'benchHeightCm')),
         ...(short > 0 ? [box('cushion', 8, read(o, 'benchHeightCm'), 35, short)] : []),
       ],
       dimensions: [upright('bench-height', 46, thighs)],
@@ -528,9 +528,8 @@ const wallPlough = defineSetup({
   options: [option.deg('elbowDeg', 'Elbows nearly straight', 110, 180, 150), TRUNK],
   poses: ({ body, o }) => ({
     target: [
-      'plough-wall',
+      'plough-hands-on-wall',
       {
-        platformHeightCm: 0,
         footDistanceCm: Math.max(45, crownToWall(body, read(o, 'elbowDeg')) + body.length.headNeck.valueCm),
         footHeightCm: 0.18 * body.statureCm,
         trunkDeg: 55,

@@ -99,7 +99,36 @@ function Plumb({ scene: { plumb } }: { scene: Scene }) {
   )
 }
 
-function DimensionLine({
+function DimensionLine({ dimension, wording }: { dimension: Dimension; wording: Wording }) {
+  const { from, to } = dimension
+  return from.x === to.x ? (
+    <UprightLine dimension={dimension} wording={wording} />
+  ) : (
+    <LevelLine dimension={dimension} wording={wording} />
+  )
+}
+
+/** A height: the line stands where it is measured, its number beside the upper end. */
+function UprightLine({
+  dimension: { from, to, valueCm },
+  wording,
+}: {
+  dimension: Dimension
+  wording: Wording
+}) {
+  return (
+    <g className={classes.dimension}>
+      <line x1={from.x} y1={-from.y} x2={to.x} y2={-to.y} />
+      <line x1={from.x - 2} y1={-from.y} x2={from.x + 2} y2={-from.y} />
+      <line x1={to.x - 2} y1={-to.y} x2={to.x + 2} y2={-to.y} />
+      <text x={to.x} y={-to.y - 2.5} textAnchor="middle" fontSize={TEXT_CM}>
+        {length(valueCm, wording)}
+      </text>
+    </g>
+  )
+}
+
+function LevelLine({
   dimension: { from, to, valueCm, offsetCm },
   wording,
 }: {
@@ -128,16 +157,17 @@ function DimensionLine({
   )
 }
 
-/** What the floor gives back, drawn from below into the contact, its length in proportion to the share. */
+/** What floor and props give back, drawn from below into the contact, its length in proportion to the share. */
 function Loads({ scene }: { scene: Scene }) {
   const FULL_CM = 12
+  const carrying = scene.loads.filter(({ share }) => share.value >= 0.02)
   return (
     <g>
-      {scene.loads.map(({ part, at, share }) => (
+      {carrying.map(({ part, at, share }) => (
         <g key={part} className={classes.load}>
-          <line x1={at.x} y1={6 + share.value * FULL_CM} x2={at.x} y2={7} />
-          <path d={`M${at.x - 2.4} 8 l2.4 -5 l2.4 5 z`} />
-          <text x={at.x - 4} y={6 + share.value * FULL_CM} textAnchor="end" fontSize={TEXT_CM}>
+          <line x1={at.x} y1={6 - at.y + share.value * FULL_CM} x2={at.x} y2={7 - at.y} />
+          <path d={`M${at.x - 2.4} ${8 - at.y} l2.4 -5 l2.4 5 z`} />
+          <text x={at.x - 4} y={6 - at.y + share.value * FULL_CM} textAnchor="end" fontSize={TEXT_CM}>
             {percent(share.value)}
           </text>
         </g>

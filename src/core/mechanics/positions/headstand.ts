@@ -283,6 +283,9 @@ function tripodLean(body: Body): number {
   return turnFor(at, 0.5 * crownDistanceCm, LEAN.min, LEAN.max) ?? 0
 }
 
+/** Height at which hands hold the legs of the supports, as a fraction of stature. */
+const HAND_HOLD = 0.07
+
 /** Shoulders on two padded supports, head hanging free between them, heels on the wall. */
 const HEAD_FREE: PositionSpec = {
   id: 'headstand-head-free',
@@ -303,10 +306,12 @@ const HEAD_FREE: PositionSpec = {
     const wallX = read(given, 'wallDistanceCm')
     const shoulder = { x: 0, y: height }
     const { upperArm, forearm, hand } = body.length
-    // Hands hold the legs of the supports beside the head and carry nothing.
-    const elbow = rise(shoulder, upperArm.valueCm, 150)
-    const wrist = rise(elbow, forearm.valueCm, 170)
-    const arms = { elbow, wrist, fingertip: rise(wrist, hand.valueCm, 180) }
+    // Hands hold the feet of the supports in front of the head and carry nothing.
+    const wrist = { x: -0.07 * body.statureCm, y: Math.min(height, HAND_HOLD * body.statureCm) }
+    const joined = joinLinks(shoulder, upperArm.valueCm, wrist, forearm.valueCm, 'back')
+    if (!joined.ok)
+      return refused({ code: 'arms-do-not-reach', key: 'supportHeightCm', reach: joined.refusal })
+    const arms = { elbow: joined.value, wrist, fingertip: rise(wrist, 0.5 * hand.valueCm, 200) }
     const at = (lean: number): Skeleton => {
       const trunk = trunkFrom(body, shoulder, lean, 0, 1)
       const leg = legFrom(body, trunk, { hipFlexionDeg: 0, kneeBendDeg: 0 }, 1)

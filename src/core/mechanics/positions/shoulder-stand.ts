@@ -2,6 +2,7 @@ import { innerLegOf } from '../../body/derived'
 import type { Body } from '../../body/estimate'
 import { ok, refused, type Result } from '../../result'
 import { bentKnee, withinRanges } from '../frame'
+import { joinLinks } from '../linkage'
 import {
   FRICTION,
   HIP_RANGE,
@@ -213,6 +214,67 @@ function ankleFrom(
     key: 'footDistanceCm',
     reach: { code: 'too-far', neededCm: apart, reachCm: legs },
   })
+}
+
+/** Rolled up on the upper back, palms on the wall beyond the head, feet walking down it: no weight on the neck. */
+const HANDS_ON_WALL: PositionSpec = {
+  id: 'plough-hands-on-wall',
+  name: 'Plough lying, hands and feet on the wall',
+  parameters: [
+    cm('footDistanceCm', 'Shoulders from the wall', 40, 100, (body) => 0.35 * body.statureCm),
+    cm('footHeightCm', 'Feet on the wall, height', 10, 90, (body) => 0.18 * body.statureCm),
+    TRUNK(58),
+    tuned(FRICTION, { usual: 0.4 }),
+    tuned(HIP_RANGE, { usual: 150 }),
+  ],
+  solve: (body, given) => {
+    const wallX = read(given, 'footDistanceCm')
+    const shoulder = shoulderAt(body, 0)
+    const trunk = trunkUp(body, shoulder, read(given, 'trunkDeg'), -1)
+    const { ankleHeight, upperArm, forearm, hand } = body.length
+    const wanted = { x: wallX - ankleHeight.valueCm, y: read(given, 'footHeightCm') }
+    const ankle = ankleFrom(body, trunk.hip, wanted, 'height')
+    if (!ankle.ok) return ankle
+    const knee = bentKnee(body, trunk.hip, ankle.value, 'up')
+    const limited = withinRanges(
+      given,
+      { hip: 180 - angleAt(trunk.hip, trunk.shoulder, knee) },
+      'footHeightCm',
+    )
+    if (!limited.ok) return limited
+    // Palms flat on the wall a little above the floor, elbows lifted beside the ears.
+    const wrist = { x: wallX - 0.02 * body.statureCm, y: shoulder.y }
+    const elbow = joinLinks(shoulder, upperArm.valueCm, wrist, forearm.valueCm, 'up')
+    if (!elbow.ok) return refused({ code: 'arms-do-not-reach', key: 'footDistanceCm', reach: elbow.refusal })
+    const arms = { elbow: elbow.value, wrist, fingertip: { x: wrist.x, y: wrist.y + hand.valueCm } }
+    const leg = soleOnWall(body, knee, ankle.value, wallX)
+    return ok(
+      assemble({
+        id: 'plough-hands-on-wall',
+        body,
+        parameters: given,
+        facing: -1,
+        skeleton: skeletonOf(arms, trunk, [leg, leg], headOnFloor(body, shoulder, 1)),
+        wallX,
+        supports: {
+          groups: [
+            on({
+              part: 'upperBack',
+              fromCm: -0.13 * body.statureCm,
+              toCm: SHOULDER_HALF * body.statureCm,
+              nominalCm: -0.05 * body.statureCm,
+            }),
+          ],
+          wall: {
+            part: 'wallFeet',
+            at: { x: wallX, y: ankle.value.y },
+            friction: read(given, 'wallFriction'),
+            frictionUse: 0.5,
+          },
+        },
+      }),
+    )
+  },
 }
 
 const innerLeg = (body: Body): number => innerLegOf(body).valueCm
@@ -574,6 +636,7 @@ export const SHOULDER_STANDS: readonly PositionSpec[] = [
     ],
     false,
   ),
+  HANDS_ON_WALL,
   PELVIS_ON_STACK,
   LEGS_UP,
 ]

@@ -365,8 +365,8 @@ const BACK_ON_STACK: PositionSpec = {
   parameters: [
     cm('stackDistanceCm', 'Elbows from the face of the stack', 10, 60, (b) => 0.18 * b.statureCm),
     cm('forearmLiftCm', 'Forearms raised by', 0, 15, 0),
-    deg('hipFlexionDeg', 'Hip fold', 0, 100, 45),
-    deg('kneeBendDeg', 'Knee bend', 0, 120, 80),
+    deg('hipFlexionDeg', 'Hip fold', 0, 110, 85),
+    deg('kneeBendDeg', 'Knee bend', 0, 130, 95),
     share('wallFriction', 'Friction of the stack', 0, 0.5, 0.3),
   ],
   solve: (body, parameters) => {
