@@ -53,6 +53,7 @@ const VIEWS = [
   { name: 'person', size: LAPTOP, go: person('Greta Sommerby') },
   { name: 'setup-kick', size: LAPTOP, go: setup('SETUP-wall-kick-forearm-block', 'Ines Calder') },
   { name: 'setup-strap', size: LAPTOP, go: setup('SETUP-dolphin-strap', 'Bertram Oake') },
+  { name: 'setup-platform', size: LAPTOP, go: setup('SETUP-platform-wall', 'Greta Sommerby') },
   { name: 'plan', size: LAPTOP, go: plan, full: true },
   {
     name: 'sheet',

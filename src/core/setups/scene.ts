@@ -60,6 +60,7 @@ const THICKNESS = {
   thigh: 0.07,
   shank: 0.05,
   foot: 0.035,
+  neck: 0.05,
   upperArm: 0.045,
   forearm: 0.038,
   hand: 0.025,
@@ -79,9 +80,10 @@ export function figureOf(position: Position, role: Figure['role']): Figure {
     thicknessCm: thick(part),
   })
   const radiusCm = HEAD_RADIUS * body.statureCm
+  const centre = headCentre(skeleton, radiusCm)
   return {
     role,
-    head: { centre: headCentre(skeleton, radiusCm), radiusCm },
+    head: { centre, radiusCm },
     bones: [
       ...legsOf(skeleton).flatMap((leg) => [
         bone(leg.heel, leg.toe, 'foot'),
@@ -91,6 +93,7 @@ export function figureOf(position: Position, role: Figure['role']): Figure {
       ]),
       bone(skeleton.hip, skeleton.waist, 'trunk'),
       bone(skeleton.waist, skeleton.shoulder, 'trunk'),
+      bone(skeleton.shoulder, centre, 'neck'),
       bone(skeleton.shoulder, skeleton.elbow, 'upperArm'),
       bone(skeleton.elbow, skeleton.wrist, 'forearm'),
       bone(skeleton.wrist, skeleton.fingertip, 'hand'),

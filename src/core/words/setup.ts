@@ -1,4 +1,5 @@
-import { armLoad, type Position } from '../mechanics/position'
+import type { Position } from '../mechanics/position'
+import type { ContactPart } from '../mechanics/supports'
 import type { Placement, SetupProp, SetupSolution, SetupStep, SetupWarning } from '../setups/setup'
 import { count, length, percent, type Wording } from './number'
 import { FAULT_PHRASES } from './setup-faults'
@@ -104,13 +105,39 @@ export function describeProp({ kind, count: pieces, face, detail }: SetupProp, w
 /** The drawing in words, for anybody who cannot see it. */
 export function describeScene(solution: SetupSolution, wording: Wording): string {
   const { target, scene } = solution
-  const arms = armLoad(target)
   return [
     scene.wallX === null ? 'Side view.' : 'Side view, wall on the right.',
-    ...(arms.value > 0 ? [`Arms carry about ${percent(arms.value)} of body weight.`] : []),
+    `Of body weight: ${describeLoads(target)}.`,
     plumbSentence(target, wording),
     `Crown ${length(target.headClearanceCm, wording)} above the floor.`,
   ].join(' ')
+}
+
+const PARTS: Readonly<Record<ContactPart, string>> = {
+  hands: 'hands',
+  forearms: 'forearms',
+  crown: 'crown',
+  shoulders: 'shoulders',
+  upperBack: 'upper back',
+  elbows: 'upper arms',
+  seat: 'seat',
+  knees: 'knees and shins',
+  shins: 'shins',
+  toes: 'toes',
+  feet: 'feet',
+  wallFeet: 'feet on the wall',
+  helper: 'helper',
+  prop: 'front of the body',
+}
+
+/** What carries the body and how much, heaviest first: “Shoulders 79 %, upper arms 21 %”. */
+export function describeLoads({ contacts }: Pick<Position, 'contacts'>): string {
+  const parts = contacts
+    .filter(({ share }) => share.value >= 0.005)
+    .toSorted((a, b) => b.share.value - a.share.value)
+    .map(({ part, share }) => `${PARTS[part]} ${percent(share.value)}`)
+  const sentence = parts.join(', ')
+  return sentence.charAt(0).toUpperCase() + sentence.slice(1)
 }
 
 /** Where the plumb line falls over the base. */

@@ -157,21 +157,32 @@ function LevelLine({
   )
 }
 
-/** What floor and props give back, drawn from below into the contact, its length in proportion to the share. */
+/**
+ * What floor and props give back, drawn from below the floor into the contact, its length in proportion to the share.
+ * Numbers stand outside the contacts, so that two close ones do not meet.
+ */
 function Loads({ scene }: { scene: Scene }) {
   const FULL_CM = 12
-  const carrying = scene.loads.filter(({ share }) => share.value >= 0.02)
+  const carrying = scene.loads.filter(({ share }) => share.value >= 0.02).toSorted((a, b) => a.at.x - b.at.x)
   return (
     <g>
-      {carrying.map(({ part, at, share }) => (
-        <g key={part} className={classes.load}>
-          <line x1={at.x} y1={6 - at.y + share.value * FULL_CM} x2={at.x} y2={7 - at.y} />
-          <path d={`M${at.x - 2.4} ${8 - at.y} l2.4 -5 l2.4 5 z`} />
-          <text x={at.x - 4} y={6 - at.y + share.value * FULL_CM} textAnchor="end" fontSize={TEXT_CM}>
-            {percent(share.value)}
-          </text>
-        </g>
-      ))}
+      {carrying.map(({ part, at, share }, i) => {
+        const right = i > 0 && i === carrying.length - 1
+        return (
+          <g key={part} className={classes.load}>
+            <line x1={at.x} y1={6 + share.value * FULL_CM} x2={at.x} y2={7} />
+            <path d={`M${at.x - 2.4} 8 l2.4 -5 l2.4 5 z`} />
+            <text
+              x={at.x + (right ? 4 : -4)}
+              y={6 + Math.max(4, share.value * FULL_CM)}
+              textAnchor={right ? 'start' : 'end'}
+              fontSize={TEXT_CM}
+            >
+              {percent(share.value)}
+            </text>
+          </g>
+        )
+      })}
     </g>
   )
 }

@@ -140,15 +140,15 @@ function armsAway(
   }
 }
 
+/** Half a foot's thickness at the sole, as a fraction of stature. */
+const SOLE_HALF = 0.018
+
 /** A sole flat on the wall, toes hanging towards the head. */
 export function soleOnWall(body: Body, knee: Point, ankle: Point, wallX: number): Leg {
   const foot = body.length.foot.valueCm
-  return {
-    knee,
-    ankle,
-    heel: { x: wallX, y: ankle.y + 0.25 * foot },
-    toe: { x: wallX, y: ankle.y - 0.75 * foot },
-  }
+  // The line of the foot lies half its own thickness off the wall.
+  const x = wallX - Math.sign(wallX - ankle.x) * SOLE_HALF * body.statureCm
+  return { knee, ankle, heel: { x, y: ankle.y + 0.25 * foot }, toe: { x, y: ankle.y - 0.75 * foot } }
 }
 
 /** Short dog with one sole already on the wall: the other foot stands at the skirting. */

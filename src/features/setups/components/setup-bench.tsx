@@ -27,6 +27,7 @@ import { describeBody, describeLength, describeSetup } from '@/core/words/refusa
 import {
   bodyWay,
   describeProp,
+  describeLoads,
   describeScene,
   describeStep,
   describeWarning,
@@ -240,15 +241,14 @@ function OptionControl({
 function Figures({ solution, wording }: { solution: SetupSolution; wording: Wording }) {
   const { target, start } = solution
   const arms = armLoad(target)
-  const before = armLoad(start)
   return (
     <Stack gap={2} aria-live="polite">
       <Text>
-        <strong>Arms carry about {percent(arms.value)}</strong> of body weight
+        <strong>{describeLoads(target)}</strong> of body weight
         {arms.max - arms.min > 0.04
-          ? ` (${percent(arms.min)} to ${percent(arms.max)}, by where the weight sits on the forearms)`
+          ? ` (arms ${percent(arms.min)} to ${percent(arms.max)}, by where the weight sits on them)`
           : ''}
-        {start === target ? '.' : `, from ${percent(before.value)} at the start.`}
+        {start === target ? '.' : `. At the start: ${describeLoads(start).toLowerCase()}.`}
       </Text>
       <Text>{plumbSentence(target, wording)}</Text>
       {target.wallX === null ? null : (
