@@ -1,7 +1,7 @@
 import { z } from 'zod'
 
 /** Load tags of the practice, levels 0–3; 0 is not written (cautions.md 0.1; KN by ruling 1). */
-const LOAD_TAGS = ['HB', 'NF', 'HBH', 'WB', 'FB', 'SE', 'FR', 'AC', 'SF', 'SX', 'ST', 'KN'] as const
+export const LOAD_TAGS = ['HB', 'NF', 'HBH', 'WB', 'FB', 'SE', 'FR', 'AC', 'SF', 'SX', 'ST', 'KN'] as const
 export type LoadTag = (typeof LOAD_TAGS)[number]
 
 /** What a drill trains (drills-and-checks.md A.1). */
@@ -211,6 +211,7 @@ export const AssistSchema = z.strictObject({
 })
 
 const ACTIONS = ['stop', 'avoid', 'modify', 'watch'] as const
+export type CautionAction = (typeof ACTIONS)[number]
 export const CautionSchema = z.strictObject({
   id: z.string().regex(/^[A-Z]{2}\d$/),
   conditions: z.array(z.string()),
@@ -222,12 +223,23 @@ export const CautionSchema = z.strictObject({
   recheckDays: z.number().positive().optional(),
   instead: sentence,
 })
+export type Caution = z.infer<typeof CautionSchema>
 export const IntakeSchema = z.strictObject({
   id: z.string(),
   question: sentence,
   followUp: z.string().max(CARD_LIMIT),
-  sets: z.array(z.string()).min(1),
+  /** What may be ticked after a yes, and which conditions each sets. */
+  options: z
+    .array(
+      z.strictObject({ id: z.string(), label: z.string().max(60), sets: z.array(z.string()).min(1) }),
+    )
+    .min(1),
+  /** Left unanswered it holds back full inversions, head load and a stacked neck (rule UN1). */
+  core: z.boolean(),
+  /** Loads that an unanswered question is about (rule UN2). */
+  about: z.array(z.enum(LOAD_TAGS)),
 })
+export type IntakeQuestion = z.infer<typeof IntakeSchema>
 
 export const ApproachSchema = z.strictObject({
   id: z.string().regex(/^A\d\d$/),

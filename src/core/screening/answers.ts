@@ -1,0 +1,92 @@
+import { addDays, type Day } from '../day'
+import type { Library } from '../practice/library'
+import type { IntakeQuestion } from '../practice/schema'
+
+/** `not-said` and `unsure` are unknown, never no. */
+export type Choice = 'no' | 'yes' | 'unsure' | 'not-said'
+
+/** One answer to one intake question. */
+export type Answer = {
+  readonly question: string
+  readonly choice: Choice
+  /** What was ticked after a yes; a yes without a tick counts as every option of the question. */
+  readonly options: readonly string[]
+  readonly day: Day
+  readonly given: 'by-student' | 'by-teacher' | 'asked-aloud' | 'from-card'
+}
+
+/** What somebody has said of their health: answers, or one of the two short ways through. */
+export type Screening = {
+  readonly answers: readonly Answer[]
+  /** “None of it applies”, with its day. */
+  readonly nothingApplies: Day | null
+  /** The gentler version, no reason asked. */
+  readonly gentle: boolean
+}
+
+export const NO_SCREENING: Screening = { answers: [], nothingApplies: null, gentle: false }
+
+/** Answers are asked again after this long, days (cautions.md 1.1: 6 months; ruling 2 for the statement). */
+export const ANSWER_DAYS = 182
+/** A reminder comes this many days before an answer runs out. */
+const REMIND_DAYS = 21
+
+export type Conditions = {
+  /** Conditions that stand as of the day. */
+  readonly set: ReadonlySet<string>
+  /** Questions without a valid answer. */
+  readonly unknown: readonly string[]
+  /** Answers that have run out, and those about to. */
+  readonly expired: readonly string[]
+  readonly soon: readonly { readonly question: string; readonly until: Day }[]
+}
+
+/**
+ * Conditions that stand on a day. The latest answer to a question counts; an expired one is unknown, whatever it said;
+ * “none of it applies” answers what nobody answered, until it lapses, and never overrules a yes.
+ */
+export function conditionsOf(practice: Library, screening: Screening, asOf: Day): Conditions {
+  const set = new Set<string>()
+  const unknown: string[] = []
+  const expired: string[] = []
+  const soon: { question: string; until: Day }[] = []
+  const statement = screening.nothingApplies
+  const covered = statement !== null && statement <= asOf && addDays(statement, ANSWER_DAYS) >= asOf
+  for (const question of practice.intake.filter(isHealth)) {
+    const answer = latest(screening.answers, question.id, asOf)
+    const until = answer ? addDays(answer.day, ANSWER_DAYS) : null
+    if (answer && until && until < asOf) {
+      expired.push(question.id)
+      // What was once a yes stays in force until somebody answers again: running out never opens anything.
+      if (answer.choice === 'yes') for (const condition of setBy(question, answer)) set.add(condition)
+      unknown.push(question.id)
+      continue
+    }
+    if (until && addDays(until, -REMIND_DAYS) <= asOf) soon.push({ question: question.id, until })
+    if (answer?.choice === 'yes') for (const condition of setBy(question, answer)) set.add(condition)
+    else if (answer?.choice === 'no' || (!answer && covered)) continue
+    else unknown.push(question.id)
+  }
+  if (screening.gentle) set.add('GENTLE')
+  const core = unknown.filter((id) => practice.intake.some((q) => q.id === id && q.core))
+  if (core.length > 0) set.add('UNKNOWN-core')
+  if (unknown.length > core.length) set.add('UNKNOWN-other')
+  return { set, unknown, expired, soon }
+}
+
+/** Questions of the first visit that bear on what somebody may carry; daily ones and wishes are apart. */
+export function isHealth({ id, about, core }: IntakeQuestion): boolean {
+  return id.startsWith('Q') && (core || about.length > 0 || ['Q15', 'Q23'].includes(id))
+}
+
+function latest(answers: readonly Answer[], question: string, asOf: Day): Answer | undefined {
+  return answers
+    .filter((a) => a.question === question && a.day <= asOf)
+    .reduce<Answer | undefined>((best, a) => (best === undefined || a.day >= best.day ? a : best), undefined)
+}
+
+function setBy(question: IntakeQuestion, { options }: Answer): string[] {
+  const ticked = question.options.filter((o) => options.includes(o.id))
+  // A bare yes is read on the safe side: everything the question asks after.
+  return (ticked.length > 0 ? ticked : question.options).flatMap((o) => o.sets)
+}

@@ -1,0 +1,158 @@
+import type { Day } from '../day'
+import type { Library } from '../practice/library'
+import type { Caution, CautionAction, Load, LoadTag } from '../practice/schema'
+import { conditionsOf, type Conditions, type Screening } from './answers'
+import { lifts, type Clearance } from './clearance'
+
+/**
+ * A limit that stands for somebody: what is stopped, left out, changed or watched from which level of which load.
+ * It names the rule, never the condition: this is all that leaves the health layer.
+ */
+export type Cap = {
+  readonly ruleId: string
+  readonly action: CautionAction
+  readonly tag: LoadTag
+  /** From this level up. */
+  readonly level: 1 | 2 | 3
+  readonly mostSeconds: number | null
+  readonly instead: string
+  /** Lifted only by a recorded clearance for this tag. */
+  readonly needsClearance: boolean
+}
+
+export type Caps = {
+  readonly caps: readonly Cap[]
+  /** Whether every core question has a valid answer. */
+  readonly answered: boolean
+  /** Cleared for, so that cards can say so. */
+  readonly cleared: readonly { readonly tag: LoadTag; readonly upTo: number; readonly expires: Day }[]
+}
+
+export const NO_CAPS: Caps = { caps: [], answered: false, cleared: [] }
+
+/** The gentle track: HBH at 1, HB 0, NF 1, FR 1, with no reason stored (cautions.md 1). */
+const GENTLE: readonly { readonly tag: LoadTag; readonly level: 1 | 2 | 3 }[] = [
+  { tag: 'HBH', level: 2 },
+  { tag: 'HB', level: 1 },
+  { tag: 'NF', level: 2 },
+  { tag: 'FR', level: 2 },
+]
+
+/** Limits from answers and clearances as of a day. */
+export function capsOf(
+  practice: Library,
+  screening: Screening,
+  clearances: readonly Clearance[],
+  asOf: Day,
+): Caps {
+  const conditions = conditionsOf(practice, screening, asOf)
+  return capsFrom(practice, conditions, clearances, asOf)
+}
+
+/** Limits from conditions that stand, however they came about. */
+export function capsFrom(
+  practice: Library,
+  conditions: Pick<Conditions, 'set' | 'unknown'>,
+  clearances: readonly Clearance[],
+  asOf: Day,
+): Caps {
+  const caps = practice.cautions.flatMap((rule): Cap[] => {
+    const fired = rule.conditions.filter((c) => conditions.set.has(c))
+    if (fired.length === 0) return []
+    return rule.tags
+      .filter(({ tag }) => rule.action !== 'stop' || !clearances.some((c) => lifts(c, tag, 3, fired, asOf)))
+      .map(({ tag, level }) => capOf(rule, tag, level as Cap['level']))
+      .map((cap) => raised(cap, rule, fired, clearances, asOf))
+  })
+  const gentle = conditions.set.has('GENTLE')
+    ? GENTLE.map(({ tag, level }): Cap => ({
+        ruleId: 'GENTLE',
+        action: 'avoid',
+        tag,
+        level,
+        mostSeconds: null,
+        instead: 'The gentler version of the same purpose.',
+        needsClearance: false,
+      }))
+    : []
+  return {
+    caps: [...caps, ...gentle, ...unknownElsewhere(practice, conditions)],
+    answered: !conditions.set.has('UNKNOWN-core'),
+    cleared: clearances
+      .filter((c) => c.day <= asOf && c.expires >= asOf)
+      .flatMap((c) => c.tags.map(({ tag, upTo }) => ({ tag, upTo, expires: c.expires }))),
+  }
+}
+
+function capOf(rule: Caution, tag: LoadTag, level: Cap['level']): Cap {
+  return {
+    ruleId: rule.id,
+    action: rule.action,
+    tag,
+    level,
+    mostSeconds: rule.mostSeconds ?? null,
+    instead: rule.instead,
+    needsClearance: rule.action === 'stop',
+  }
+}
+
+/** A clearance up to a level below 3 moves a Stop up to the next level and no further. */
+function raised(
+  cap: Cap,
+  rule: Caution,
+  fired: readonly string[],
+  clearances: readonly Clearance[],
+  asOf: Day,
+): Cap {
+  if (rule.action !== 'stop') return cap
+  let level = cap.level
+  while (level < 3 && clearances.some((c) => lifts(c, cap.tag, level, fired, asOf)))
+    level = (level + 1) as Cap['level']
+  return level === cap.level ? cap : { ...cap, level }
+}
+
+/** Rule UN2: a first exposure to level 3 of what an unanswered question is about is watched. */
+function unknownElsewhere(practice: Library, { unknown }: Pick<Conditions, 'unknown'>): Cap[] {
+  const rule = practice.cautions.find((c) => c.id === 'UN2')
+  if (!rule) return []
+  const tags = new Set(practice.intake.filter((q) => unknown.includes(q.id)).flatMap((q) => q.about))
+  return [...tags].map((tag) => capOf(rule, tag, 3))
+}
+
+export type Verdict = 'open' | 'watch' | 'changed' | 'left-out' | 'barred'
+
+/** Strictest last: Stop > Avoid > Modify > Watch (cautions.md 0.3). */
+const ORDER: readonly Verdict[] = ['open', 'watch', 'changed', 'left-out', 'barred']
+const VERDICT: Readonly<Record<CautionAction, Verdict>> = {
+  stop: 'barred',
+  avoid: 'left-out',
+  modify: 'changed',
+  watch: 'watch',
+}
+
+export type LoadVerdict = {
+  readonly verdict: Verdict
+  /** The caps that act here, strictest first. */
+  readonly because: readonly Cap[]
+  /** The shortest time that any of them allows. */
+  readonly mostSeconds: number | null
+}
+
+/** What the limits say of a load: every cap whose tag the load carries at its level or above. */
+export function judgeLoad(load: Load, { caps }: Pick<Caps, 'caps'>): LoadVerdict {
+  const because = caps
+    .filter(({ tag, level }) => (load[tag] ?? 0) >= level)
+    .toSorted((a, b) => ORDER.indexOf(VERDICT[b.action]) - ORDER.indexOf(VERDICT[a.action]))
+  const [strictest] = because
+  const limits = because.flatMap(({ mostSeconds }) => (mostSeconds === null ? [] : [mostSeconds]))
+  return {
+    verdict: strictest ? VERDICT[strictest.action] : 'open',
+    because,
+    mostSeconds: limits.length > 0 ? Math.min(...limits) : null,
+  }
+}
+
+/** Whether a verdict is at least as strict as another. */
+export function asStrictAs(a: Verdict, b: Verdict): boolean {
+  return ORDER.indexOf(a) >= ORDER.indexOf(b)
+}

@@ -1,0 +1,126 @@
+import type { Library } from '../practice/library'
+import type { LoadTag } from '../practice/schema'
+import { capsFrom, type Cap, type Caps } from './caps'
+import type { Day } from '../day'
+
+/** Where it may hurt, as asked with a body map. */
+export const REGIONS = [
+  'neck',
+  'shoulder',
+  'elbow',
+  'wrist',
+  'back',
+  'hip',
+  'knee',
+  'foot',
+  'head',
+  'belly',
+] as const
+export type Region = (typeof REGIONS)[number]
+
+/** Tonight's check-in: under half a minute, private; it lowers tonight's ceiling and nothing else. */
+export type CheckIn = {
+  readonly day: Day
+  readonly pain: number
+  readonly regions: readonly Region[]
+  readonly energy: number
+  /** Arms, 0 fresh to 10 spent. */
+  readonly arms: number
+  readonly look: 'watch' | 'half' | 'whole'
+  /** Option ids of the daily questions that were ticked, such as `one` of D4. */
+  readonly ticked: readonly string[]
+  readonly touch: 'no' | 'ask' | 'yes'
+}
+
+/** Loads that a sore region should not carry (cautions.md D1; ruling 2 for the neck). */
+const REGION_LOADS: Readonly<Record<Region, readonly { tag: LoadTag; level: 1 | 2 | 3 }[]>> = {
+  neck: [
+    { tag: 'HB', level: 1 },
+    { tag: 'NF', level: 1 },
+    { tag: 'HBH', level: 3 },
+    { tag: 'FR', level: 3 },
+  ],
+  shoulder: [
+    { tag: 'SE', level: 2 },
+    { tag: 'WB', level: 3 },
+    { tag: 'FB', level: 3 },
+  ],
+  elbow: [
+    { tag: 'WB', level: 3 },
+    { tag: 'FB', level: 3 },
+  ],
+  wrist: [{ tag: 'WB', level: 2 }],
+  back: [
+    { tag: 'SF', level: 2 },
+    { tag: 'SX', level: 2 },
+    { tag: 'FR', level: 2 },
+  ],
+  hip: [{ tag: 'FR', level: 3 }],
+  knee: [{ tag: 'KN', level: 2 }],
+  foot: [{ tag: 'FR', level: 3 }],
+  head: [{ tag: 'HBH', level: 1 }],
+  belly: [{ tag: 'AC', level: 1 }],
+}
+
+/** Pain from here leaves the region's loads out; the neck already from 3 (ruling 2). */
+const SORE_FROM = 4
+const SORE_NECK_FROM = 3
+const REST_FROM = 7
+/** Spent arms end attempts (drills-and-checks.md CK-arms-spent). */
+const ARMS_SPENT_FROM = 5
+
+/** Tonight's limits from a check-in. They come on top of the standing ones and go with the day. */
+export function tonightsCaps(practice: Library, checkIn: CheckIn, asOf: Day): Caps {
+  if (checkIn.day !== asOf) return { caps: [], answered: true, cleared: [] }
+  const set = new Set<string>()
+  if (checkIn.pain >= REST_FROM) set.add('PAIN-7')
+  if (checkIn.energy <= 3) set.add('ENERGY-low')
+  else if (checkIn.energy <= 5) set.add('ENERGY-middling')
+  if (checkIn.look !== 'whole') set.add(`LOOK-${checkIn.look}`)
+  for (const question of practice.intake.filter((q) => q.id.startsWith('D')))
+    for (const option of question.options)
+      if (checkIn.ticked.includes(`${question.id}:${option.id}`)) for (const c of option.sets) set.add(c)
+  const { caps } = capsFrom(practice, { set, unknown: [] }, [], asOf)
+  return { caps: [...caps, ...soreRegions(checkIn), ...spentArms(checkIn)], answered: true, cleared: [] }
+}
+
+function soreRegions({ pain, regions }: CheckIn): Cap[] {
+  return regions
+    .filter((region) => pain >= (region === 'neck' ? SORE_NECK_FROM : SORE_FROM))
+    .flatMap((region) =>
+      REGION_LOADS[region].map(({ tag, level }): Cap => ({
+        ruleId: 'PA1',
+        action: 'avoid',
+        tag,
+        level,
+        mostSeconds: null,
+        instead: 'The same purpose through another support.',
+        needsClearance: false,
+      })),
+    )
+}
+
+/** Attempts come while arms are fresh: spent arms leave the wall out and keep strength work. */
+function spentArms({ arms }: CheckIn): Cap[] {
+  if (arms < ARMS_SPENT_FROM) return []
+  return [
+    {
+      ruleId: 'ARMS',
+      action: 'avoid',
+      tag: 'FR',
+      level: 2,
+      mostSeconds: null,
+      instead: 'Legs up the wall, or drills with the feet down.',
+      needsClearance: false,
+    },
+  ]
+}
+
+/** Standing and tonight's limits together. */
+export function together(...all: readonly Caps[]): Caps {
+  return {
+    caps: all.flatMap((c) => c.caps),
+    answered: all.every((c) => c.answered),
+    cleared: all.flatMap((c) => c.cleared),
+  }
+}
