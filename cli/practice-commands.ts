@@ -5,6 +5,7 @@ import { library } from '@/core/practice/library'
 import { FAMILIES } from '@/core/practice/schema'
 import { decide, type Decision } from '@/core/readiness/decide'
 import type { Attempt, Evidence, Observation, Placement } from '@/core/readiness/evidence'
+import { NO_LIMITS, NOT_ASKED } from '@/core/screening/caps'
 import { describePlanRefusal } from '@/core/words/plan'
 import { describeReason } from '@/core/words/reason'
 import { InputError, parse, type Command } from './input'
@@ -112,7 +113,8 @@ function decideFor(
   screened: z.output<typeof screening>,
   asOf: string,
 ): Decision {
-  return decide(library(), family, student.id, evidenceOf(student), screened, asOf)
+  const limits = screened === 'recorded' ? NO_LIMITS : NOT_ASKED
+  return decide(library(), family, student.id, evidenceOf(student), limits, asOf)
 }
 
 /** Facts as the engine wants them; on the command line their order is the order in which they happened. */

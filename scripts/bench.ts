@@ -1,3 +1,4 @@
+import { NOT_ASKED } from '@/core/screening/caps'
 import { estimateBody } from '@/core/body/estimate'
 import { addDays } from '@/core/day'
 import { POSITIONS, solvePosition } from '@/core/mechanics/positions/catalogue'
@@ -44,11 +45,11 @@ const evidence = world.students.map((s) => ({
 }))
 bench(
   'decisions for 14 people',
-  () => evidence.map((e) => decide(practice, 'FS', e.id, e, 'not-recorded', addDays(asOf, 0))),
+  () => evidence.map((e) => decide(practice, 'FS', e.id, e, NOT_ASKED, addDays(asOf, 0))),
   5,
 )
 const participants = evidence.map((e) => {
-  const d = decide(practice, 'FS', e.id, e, 'not-recorded', asOf)
+  const d = decide(practice, 'FS', e.id, e, NOT_ASKED, asOf)
   return {
     studentId: e.id,
     breathS: 5,

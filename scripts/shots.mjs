@@ -51,6 +51,21 @@ const VIEWS = [
   { name: 'readiness', size: LAPTOP, go: open('/readiness') },
   { name: 'readiness-dark', size: LAPTOP, scheme: 'dark', go: open('/readiness') },
   { name: 'person', size: LAPTOP, go: person('Greta Sommerby') },
+  {
+    name: 'limits',
+    size: LAPTOP,
+    go: async (page) => {
+      await page.goto('/students')
+      await page.getByRole('link', { name: 'Tomas Reyle' }).click()
+      await page.getByRole('link', { name: 'Limits' }).click()
+      const group = page.getByRole('radiogroup', { name: /blood pressure/ })
+      await group.getByRole('radio', { name: 'Yes' }).check()
+      await page.getByRole('checkbox', { name: 'High, looked after and steady' }).check()
+      await page.getByRole('button', { name: 'Save the answers' }).click()
+      await page.getByText('Stored. Limits are up to date.').waitFor()
+      await page.evaluate(() => window.scrollTo(0, 0))
+    },
+  },
   { name: 'setup-kick', size: LAPTOP, go: setup('SETUP-wall-kick-forearm-block', 'Ines Calder') },
   { name: 'setup-strap', size: LAPTOP, go: setup('SETUP-dolphin-strap', 'Bertram Oake') },
   { name: 'setup-platform', size: LAPTOP, go: setup('SETUP-platform-wall', 'Greta Sommerby') },

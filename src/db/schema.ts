@@ -71,6 +71,24 @@ export const studentMeasure = sqliteTable(
   ],
 )
 
+/**
+ * What somebody said of their health, sealed: the text is only readable with a key that lies outside the database.
+ * Rows are added, never changed; erasing a person deletes theirs.
+ */
+export const healthRecord = sqliteTable(
+  'health_record',
+  {
+    id: text('id').primaryKey(),
+    studentId: text('student_id')
+      .notNull()
+      .references(() => student.id, { onDelete: 'cascade' }),
+    kind: text('kind', { enum: ['screening', 'clearance'] }).notNull(),
+    day: text('day').notNull(),
+    sealed: text('sealed').notNull(),
+  },
+  (t) => [index('health_by_student').on(t.studentId)],
+)
+
 /** Columns of every append-only fact; rows are inserted and never updated. */
 function factColumns(self: () => AnySQLiteColumn) {
   return {

@@ -1,6 +1,8 @@
 import 'server-only'
+import path from 'node:path'
 import type { Day } from '@/core/day'
-import { sharedDb, type Db } from '@/db/open'
+import { dataFolder, sharedDb, type Db } from '@/db/open'
+import { healthKey, type HealthKey } from '@/db/health-codec'
 import { readStudio, type StudioRecord } from '@/db/studio'
 import { now, today } from './clock'
 
@@ -15,4 +17,9 @@ export type Context = {
 export function context(db: Db = sharedDb()): Context {
   const studio = readStudio(db)
   return { db, studio, today: today(studio.timeZone), nowMs: now().getTime() }
+}
+
+/** The key of the health layer; null where its file is broken, and then everything else still works. */
+export function keyOfHealth(): HealthKey | null {
+  return healthKey(path.join(/* turbopackIgnore: true */ dataFolder(), 'keys', 'health.key'))
 }

@@ -1,4 +1,5 @@
 import type { Outcome } from '../readiness/decide'
+import type { Caps } from '../screening/caps'
 
 /** Somebody on the roster with what the engine says of them. */
 export type Participant = {
@@ -8,6 +9,8 @@ export type Participant = {
   readonly outcome: Outcome
   /** Own breath, s. */
   readonly breathS: number
+  /** What they may carry; nobody asked where absent. */
+  readonly limits?: Caps
 }
 
 export type Stock = { readonly straps: number; readonly blocks: number }

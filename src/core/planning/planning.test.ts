@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { must } from '@/testing/bodies'
 import { library } from '../practice/library'
+import { capsFrom } from '../screening/caps'
 import { describePlanRefusal, describePlanWarning, describeViolation } from '../words/plan'
 import { greedyPlan } from './greedy'
 import type { ClassBrief, Participant, Plan } from './plan'
@@ -85,6 +86,37 @@ describe('the greedy plan', () => {
       }),
     )
     expect(block(plan, 'waves').versions.map((v) => v.stageId)).toEqual(['FS-06', 'FS-06', 'FS-06'])
+  })
+  it('plans nothing that limits close, follows no lock on a barred stage, and the validator says so by itself', () => {
+    const limited = (...conditions: string[]) =>
+      capsFrom(practice, { set: new Set(conditions), unknown: [] }, [], '2026-03-10')
+    const barred = person(1, { standingId: 'FS-09', targetId: 'FS-10a', limits: limited('EYE-P') })
+    const free = { limits: limited(), standingId: 'FS-10a', targetId: null, outcome: 'held' as const }
+    const b = brief({
+      participants: [barred, person(2, free), person(3, free)],
+      locks: [{ studentId: 'p1', part: 'waves', stageId: 'FS-10a', reason: 'seen-it' }],
+    })
+    const plan = planOf(b)
+    const [first, second] = block(plan, 'waves').versions
+    expect(practice.stages.find((s) => s.id === first?.stageId)?.load.HBH ?? 0).toBeLessThan(2)
+    expect(second?.stageId).toBe('FS-10a')
+    expect(validatePlan(practice, b, plan)).toEqual([])
+    const forced: Plan = {
+      ...plan,
+      blocks: plan.blocks.map((x) =>
+        x.kind === 'waves'
+          ? {
+              ...x,
+              versions: x.versions.map((v) =>
+                v.studentId === 'p1' ? { ...v, stageId: 'FS-10a', override: 'seen-it' as const } : v,
+              ),
+            }
+          : x,
+      ),
+    }
+    expect(validatePlan(practice, b, forced)).toContainEqual(
+      expect.objectContaining({ code: 'above-decision', studentId: 'p1', overridden: false }),
+    )
   })
   it('goes one rung down for whoever steps back', () => {
     const plan = planOf(

@@ -89,9 +89,14 @@ function bayUse(block: Extract<PlanBlock, { kind: 'waves' }>, bays: number): Vio
 function decisionKept(practice: Library, brief: ClassBrief, version: Version): Violation[] {
   const participant = brief.participants.find((p) => p.studentId === version.studentId)
   const stage = findById(practice.stages, version.stageId)
-  const waitsForScreen = (stage.load.FR ?? 0) >= 2 || (stage.load.HBH ?? 0) >= 3
-  if (participant && !waitsForScreen && isWithin(practice, participant, stage.id)) return []
-  const overridden = version.override !== null && OVERRIDE_REASONS.includes(version.override)
+  const limits = participant?.limits ?? { caps: [], answered: false }
+  const waitsForScreen = !limits.answered && ((stage.load.FR ?? 0) >= 2 || (stage.load.HBH ?? 0) >= 3)
+  const acting = limits.caps.filter((cap) => (stage.load[cap.tag] ?? 0) >= cap.level).map((cap) => cap.action)
+  const closed = acting.includes('stop') || acting.includes('avoid')
+  if (participant && !waitsForScreen && !closed && isWithin(practice, participant, stage.id)) return []
+  const reasoned = version.override !== null && OVERRIDE_REASONS.includes(version.override)
+  // A Stop is nobody's to override: only a recorded clearance takes it out of the limits.
+  const overridden = reasoned && !acting.includes('stop')
   return [{ code: 'above-decision', studentId: version.studentId, stageId: version.stageId, overridden }]
 }
 

@@ -3,11 +3,16 @@ import { findById } from '../practice/library'
 import type { Stage } from '../practice/schema'
 import { waitsForScreening } from '../readiness/decide'
 import { withPredecessors } from '../readiness/ladder'
+import { asStrictAs, judgeLoad, NOT_ASKED, type Caps } from '../screening/caps'
 import type { ClassBrief, Lock, Participant, Stock, Version } from './plan'
 
-/** Nothing that leaves the floor or goes fully upside down is planned while the health screen is not recorded. */
-function plannable(stage: Stage): boolean {
-  return !waitsForScreening(stage.load)
+/**
+ * Nothing that limits close is planned, and nothing that leaves the floor or goes fully upside down while the health
+ * screen is not recorded.
+ */
+function plannable(stage: Stage, limits: Caps = NOT_ASKED): boolean {
+  const closed = asStrictAs(judgeLoad(stage.load, limits).verdict, 'left-out')
+  return !closed && (limits.answered || !waitsForScreening(stage.load))
 }
 
 /**
@@ -15,7 +20,7 @@ function plannable(stage: Stage): boolean {
  * Never above the decision.
  */
 export function allowedStages(practice: Library, participant: Participant): Stage[] {
-  const { standingId, targetId, outcome } = participant
+  const { standingId, targetId, outcome, limits } = participant
   const open = new Set<string>()
   if (outcome === 'step-back') {
     if (targetId) for (const id of withPredecessors(practice.stages, targetId)) open.add(id)
@@ -24,7 +29,12 @@ export function allowedStages(practice: Library, participant: Participant): Stag
     if (targetId && (outcome === 'offer' || outcome === 'once-more' || standingId === null))
       open.add(targetId)
   }
-  return practice.stages.filter((stage) => open.has(stage.id) && plannable(stage))
+  return practice.stages.filter((stage) => open.has(stage.id) && plannable(stage, limits))
+}
+
+/** A Stop is nobody's to override: a lock on a barred stage is not followed. */
+function barred(practice: Library, { limits = NOT_ASKED }: Participant, stageId: string): boolean {
+  return judgeLoad(findById(practice.stages, stageId).load, limits).verdict === 'barred'
 }
 
 /** Everyone's version of a block: the highest allowed, or what the teacher locked, with stock run down as it goes. */
@@ -36,7 +46,10 @@ export function assignVersions(
   const left = { ...brief.stock }
   let needed: Stock = { straps: 0, blocks: 0 }
   const versions = brief.participants.map((participant) => {
-    const lock = brief.locks.find((l) => l.part === part && l.studentId === participant.studentId)
+    const lock = brief.locks.find(
+      (l) =>
+        l.part === part && l.studentId === participant.studentId && !barred(practice, participant, l.stageId),
+    )
     const wanted = lock ? findById(practice.stages, lock.stageId) : highest(practice, participant)
     const asked = propsOf(practice, wanted)
     needed = { straps: needed.straps + asked.straps, blocks: needed.blocks + asked.blocks }

@@ -230,9 +230,7 @@ export const IntakeSchema = z.strictObject({
   followUp: z.string().max(CARD_LIMIT),
   /** What may be ticked after a yes, and which conditions each sets. */
   options: z
-    .array(
-      z.strictObject({ id: z.string(), label: z.string().max(60), sets: z.array(z.string()).min(1) }),
-    )
+    .array(z.strictObject({ id: z.string(), label: z.string().max(60), sets: z.array(z.string()).min(1) }))
     .min(1),
   /** Left unanswered it holds back full inversions, head load and a stacked neck (rule UN1). */
   core: z.boolean(),

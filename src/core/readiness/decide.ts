@@ -1,6 +1,8 @@
 import type { Day } from '../day'
 import { findById, type Library } from '../practice/library'
 import type { Family, Stage } from '../practice/schema'
+import { asStrictAs, judgeLoad, withoutRule, type Caps, type Limit, type Verdict } from '../screening/caps'
+import { insteadOf, type Instead } from '../screening/instead'
 import { foldEvidence, type Evidence } from './evidence'
 import { evaluateGate, type GateResult } from './gate'
 import { afterSatisfied, predecessorOf, successorsOf, withPredecessors } from './ladder'
@@ -17,6 +19,13 @@ export type Reason =
   | { readonly code: 'no-gates' }
   /** Full inversions and falls wait for the health screen, whatever the arms can do. */
   | { readonly code: 'screening-not-recorded'; readonly tags: readonly string[] }
+  /** Limits that act on the stage: they bar it, leave it out, change it or ask to be watched. */
+  | {
+      readonly code: 'limited'
+      readonly verdict: Verdict
+      readonly because: readonly Limit[]
+      readonly instead: Instead | null
+    }
   | { readonly code: 'placed-not-proven'; readonly stageId: string }
   | { readonly code: 'top-of-ladder' }
 
@@ -35,9 +44,7 @@ export type Decision = {
   readonly wouldChange: GateResult | null
 }
 
-export type ScreeningState = 'recorded' | 'not-recorded'
-
-const BEST_FIRST: readonly Outcome[] = ['offer', 'once-more', 'near', 'build']
+const BEST_FIRST: readonly Outcome[] = ['offer', 'once-more', 'near', 'build', 'not-now']
 
 /**
  * Where somebody stands in a family and what comes next, as of a day, with the evidence it came from.
@@ -48,7 +55,7 @@ export function decide(
   family: Family,
   studentId: string,
   allEvidence: Evidence,
-  screening: ScreeningState,
+  limits: Caps,
   asOf: Day,
 ): Decision {
   const evidence = foldEvidence(allEvidence, asOf)
@@ -71,7 +78,7 @@ export function decide(
   }
 
   const judged = candidates(stages, standing).map((stage) =>
-    judge(practice, stage, standing, evidence, screening, asOf),
+    judge(practice, stage, standing, evidence, limits, asOf),
   )
   const best = BEST_FIRST.flatMap((outcome) => judged.filter((j) => j.outcome === outcome)).at(0)
   if (!best)
@@ -106,7 +113,7 @@ function judge(
   stage: Stage,
   standing: Standing | null,
   evidence: Evidence,
-  screening: ScreeningState,
+  limits: Caps,
   asOf: Day,
 ): Judgement {
   const gates = stage.gates.filter((gate) => gate.life === 'standing')
@@ -118,14 +125,17 @@ function judge(
   if (gates.length === 0) reasons.push({ code: 'no-gates' })
 
   const open = outcomeOf(results)
-  const holds = holdingBack(stage, standing, screening)
-  const outcome = open === 'offer' && holds.length > 0 ? 'once-more' : open
+  const limited = limitReason(practice, stage, limits)
+  const closed = limited !== null && asStrictAs(limited.verdict, 'left-out')
+  const holds = holdingBack(stage, standing, limits)
+  const outcome = closed ? 'not-now' : open === 'offer' && holds.length > 0 ? 'once-more' : open
   return {
     outcome,
     targetId: stage.id,
-    reasons: [...reasons, ...holds],
-    missing,
-    wouldChange: missing.length === 1 && holds.length === 0 ? (missing[0] ?? null) : null,
+    // What stands in the way comes first: no gate answers for it.
+    reasons: [...(limited ? [limited] : []), ...reasons, ...holds],
+    missing: closed ? [] : missing,
+    wouldChange: !closed && missing.length === 1 && holds.length === 0 ? (missing[0] ?? null) : null,
   }
 }
 
@@ -137,16 +147,27 @@ function outcomeOf(results: readonly GateResult[]): Outcome {
   return 'build'
 }
 
+function limitReason(
+  practice: Library,
+  stage: Stage,
+  limits: Caps,
+): Extract<Reason, { code: 'limited' }> | null {
+  const { verdict, because } = judgeLoad(stage.load, limits)
+  if (verdict === 'open') return null
+  const instead = asStrictAs(verdict, 'left-out') ? insteadOf(practice, stage, limits) : null
+  return { code: 'limited', verdict, because: because.map(withoutRule), instead }
+}
+
 /** Full inversions and anything that leaves the floor wait for a recorded health screen. */
 export function waitsForScreening({ HBH = 0, FR = 0 }: Stage['load']): boolean {
   return HBH >= 3 || FR >= 2
 }
 
 /** What keeps a stage from being offered although every gate is met. */
-function holdingBack(stage: Stage, standing: Standing | null, screening: ScreeningState): Reason[] {
+function holdingBack(stage: Stage, standing: Standing | null, limits: Caps): Reason[] {
   const holds: Reason[] = []
   const { HBH = 0, FR = 0, HB = 0 } = stage.load
-  if (screening === 'not-recorded' && waitsForScreening(stage.load)) {
+  if (!limits.answered && waitsForScreening(stage.load)) {
     const tags = [...(HBH >= 3 ? [`HBH${HBH}`] : []), ...(FR >= 2 ? [`FR${FR}`] : [])]
     holds.push({ code: 'screening-not-recorded', tags })
   }

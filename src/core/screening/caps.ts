@@ -20,6 +20,14 @@ export type Cap = {
   readonly needsClearance: boolean
 }
 
+/** A limit as decisions and plans keep it: without the rule, which would tell what was answered. */
+export type Limit = Omit<Cap, 'ruleId'>
+
+/** A cap without its rule. */
+export function withoutRule({ action, tag, level, mostSeconds, instead, needsClearance }: Cap): Limit {
+  return { action, tag, level, mostSeconds, instead, needsClearance }
+}
+
 export type Caps = {
   readonly caps: readonly Cap[]
   /** Whether every core question has a valid answer. */
@@ -28,7 +36,10 @@ export type Caps = {
   readonly cleared: readonly { readonly tag: LoadTag; readonly upTo: number; readonly expires: Day }[]
 }
 
-export const NO_CAPS: Caps = { caps: [], answered: false, cleared: [] }
+/** Nothing has been asked yet. */
+export const NOT_ASKED: Caps = { caps: [], answered: false, cleared: [] }
+/** Asked, and nothing limits. */
+export const NO_LIMITS: Caps = { caps: [], answered: true, cleared: [] }
 
 /** The gentle track: HBH at 1, HB 0, NF 1, FR 1, with no reason stored (cautions.md 1). */
 const GENTLE: readonly { readonly tag: LoadTag; readonly level: 1 | 2 | 3 }[] = [

@@ -125,7 +125,7 @@ const anyAnswer = fc
   .map(([q, choice, picks]) =>
     answer(
       q.id,
-      choice as Answer['choice'],
+      choice,
       choice === 'yes' ? picks.flatMap((i) => (q.options[i] ? [q.options[i].id] : [])) : [],
     ),
   )
@@ -184,7 +184,7 @@ describe('laws over random profiles', () => {
           return
         }
         const found = practice.stages.find((s) => s.id === instead.stageId)
-        expect(['open', 'watch', 'changed']).toContain(judgeLoad(found!.load, caps).verdict)
+        expect(['open', 'watch', 'changed']).toContain(judgeLoad(found?.load ?? {}, caps).verdict)
       }),
     )
   })

@@ -1,22 +1,11 @@
 import type { Library } from '../practice/library'
 import type { LoadTag } from '../practice/schema'
-import { capsFrom, type Cap, type Caps } from './caps'
+import { capsFrom, NO_LIMITS, type Cap, type Caps } from './caps'
 import type { Day } from '../day'
 
 /** Where it may hurt, as asked with a body map. */
-export const REGIONS = [
-  'neck',
-  'shoulder',
-  'elbow',
-  'wrist',
-  'back',
-  'hip',
-  'knee',
-  'foot',
-  'head',
-  'belly',
-] as const
-export type Region = (typeof REGIONS)[number]
+export type Region =
+  'neck' | 'shoulder' | 'elbow' | 'wrist' | 'back' | 'hip' | 'knee' | 'foot' | 'head' | 'belly'
 
 /** Tonight's check-in: under half a minute, private; it lowers tonight's ceiling and nothing else. */
 export type CheckIn = {
@@ -71,7 +60,7 @@ const ARMS_SPENT_FROM = 5
 
 /** Tonight's limits from a check-in. They come on top of the standing ones and go with the day. */
 export function tonightsCaps(practice: Library, checkIn: CheckIn, asOf: Day): Caps {
-  if (checkIn.day !== asOf) return { caps: [], answered: true, cleared: [] }
+  if (checkIn.day !== asOf) return NO_LIMITS
   const set = new Set<string>()
   if (checkIn.pain >= REST_FROM) set.add('PAIN-7')
   if (checkIn.energy <= 3) set.add('ENERGY-low')

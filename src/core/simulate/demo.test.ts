@@ -1,3 +1,4 @@
+import { NOT_ASKED } from '../screening/caps'
 import { library } from '../practice/library'
 import { decide } from '../readiness/decide'
 import { demoWorld } from './demo'
@@ -30,7 +31,7 @@ describe('the demo world', () => {
         attempts: mine(world.attempts),
         placements: mine(world.placements),
       }
-      return decide(library(), 'FS', id, evidence, 'not-recorded', AS_OF).outcome
+      return decide(library(), 'FS', id, evidence, NOT_ASKED, AS_OF).outcome
     })
     expect([...new Set(outcomes)].sort()).toEqual([
       'build',

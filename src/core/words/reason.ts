@@ -3,6 +3,7 @@ import { findById, type Library } from '../practice/library'
 import type { Gate, ReadinessCheck } from '../practice/schema'
 import type { Reason } from '../readiness/decide'
 import type { GateResult } from '../readiness/gate'
+import { describeLimit } from './limit'
 import { count, plain } from './number'
 
 /** One reason of a decision as a sentence, with the numbers and days it came from. */
@@ -20,6 +21,8 @@ export function describeReason(reason: Reason, practice: Library): string {
       return 'Nothing to prove first: this one may be shown to anybody.'
     case 'screening-not-recorded':
       return `Health screening is not recorded, and this stage goes ${reason.tags.some((t) => t.startsWith('HBH')) ? 'fully upside down' : 'off the feet'} (${reason.tags.join(', ')}). Until it is, the answer is not yet.`
+    case 'limited':
+      return describeLimit(reason, practice)
     case 'placed-not-proven':
       return `The standing at ${stageName(practice, reason.stageId)} is by eye only; a high fall wants it shown on clean days first.`
     case 'own-fault-severe':

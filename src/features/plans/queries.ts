@@ -18,6 +18,7 @@ import { evidenceByStudent } from '@/db/evidence'
 import { listStudents, type StudentRecord } from '@/db/students'
 import type { StudioRecord } from '@/db/studio'
 import { context, type Context } from '../context'
+import { limitsByStudent } from '../health/queries'
 import { decideFor } from '../readiness/queries'
 
 /** What the planner works from for one class. */
@@ -26,15 +27,18 @@ function briefOf(
   record: Pick<ClassRecord, 'minutes' | 'bays' | 'locks' | 'roster'>,
 ): ClassBrief {
   const evidence = evidenceByStudent(ctx.db)
+  const limitsFor = limitsByStudent(ctx)
   const people = listStudents(ctx.db, { archived: true }).filter((s) => record.roster.includes(s.id))
   const participants = people.map(({ id, breathS }): Participant => {
-    const decision = decideFor(id, evidence.get(id) ?? NO_EVIDENCE, ctx.today)
+    const limits = limitsFor(id)
+    const decision = decideFor(id, evidence.get(id) ?? NO_EVIDENCE, ctx.today, limits)
     return {
       studentId: id,
       breathS,
       standingId: decision.standing?.stageId ?? null,
       targetId: decision.targetId,
       outcome: decision.outcome,
+      limits,
     }
   })
   const { minutes, bays, locks } = record

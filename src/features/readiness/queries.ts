@@ -4,10 +4,12 @@ import { findById, library } from '@/core/practice/library'
 import type { ReadinessCheck } from '@/core/practice/schema'
 import { decide, type Decision } from '@/core/readiness/decide'
 import { foldEvidence, NO_EVIDENCE, type Evidence, type Observation } from '@/core/readiness/evidence'
+import type { Caps } from '@/core/screening/caps'
 import { describeGate, describeReason, faultName, shown, stageName } from '@/core/words/reason'
 import { evidenceByStudent, evidenceOf } from '@/db/evidence'
 import { findStudent, listStudents } from '@/db/students'
 import { context } from '../context'
+import { limitsByStudent, limitsOf } from '../health/queries'
 
 export type DecisionView = {
   outcome: Decision['outcome']
@@ -52,9 +54,9 @@ function summaryOf(
   return missing[0] ?? reasons.at(-1) ?? ''
 }
 
-/** The decision for one person's evidence; screening is not part of this release, so it is never recorded. */
-export function decideFor(studentId: string, evidence: Evidence, asOf: string): Decision {
-  return decide(library(), 'FS', studentId, evidence, 'not-recorded', asOf)
+/** The decision for one person's evidence and limits. */
+export function decideFor(studentId: string, evidence: Evidence, asOf: string, limits: Caps): Decision {
+  return decide(library(), 'FS', studentId, evidence, limits, asOf)
 }
 
 export type BoardRow = { id: string; name: string; decision: DecisionView }
@@ -73,11 +75,12 @@ const ORDER: readonly Decision['outcome'][] = [
 export function board(): BoardRow[] {
   const { db, today } = context()
   const evidence = evidenceByStudent(db)
+  const limits = limitsByStudent({ db, today })
   return listStudents(db)
     .map(({ id, name }) => ({
       id,
       name,
-      decision: viewDecision(decideFor(id, evidence.get(id) ?? NO_EVIDENCE, today)),
+      decision: viewDecision(decideFor(id, evidence.get(id) ?? NO_EVIDENCE, today, limits(id))),
     }))
     .sort((a, b) => ORDER.indexOf(a.decision.outcome) - ORDER.indexOf(b.decision.outcome))
 }
@@ -117,7 +120,7 @@ export function personReadiness(id: string): PersonReadiness | null {
   const practice = library()
   const evidence = evidenceOf(db, id)
   const current = foldEvidence(evidence, today).observations
-  const decision = decideFor(id, evidence, today)
+  const decision = decideFor(id, evidence, today, limitsOf(id))
   const replaced = new Set(
     evidence.observations.map((o) => o.id).filter((o) => !current.some((c) => c.id === o)),
   )

@@ -9,6 +9,7 @@ import { action } from '../action'
 import { done, problem } from '../answer'
 import type { Context } from '../context'
 import { faultsField, idField, stageField, stampFields } from '../fields'
+import { limitsByStudent } from '../health/queries'
 import { decideFor } from '../readiness/queries'
 
 export const recordEvent = action(
@@ -60,13 +61,15 @@ export const recordAttempt = action(
 /** What would have been decided without this class, and what is decided with it. */
 function decisionsAround(ctx: Context, classId: string, roster: readonly string[]) {
   const ofClass = new Set(attemptsOfClass(ctx.db, classId).map((a) => a.id))
+  const limitsFor = limitsByStudent(ctx)
   return roster.map((studentId) => {
+    const limits = limitsFor(studentId)
     const evidence = evidenceOf(ctx.db, studentId)
     const without: Evidence = { ...evidence, attempts: evidence.attempts.filter((a) => !ofClass.has(a.id)) }
     return {
       studentId,
-      before: decideFor(studentId, without, ctx.today),
-      after: decideFor(studentId, evidence, ctx.today),
+      before: decideFor(studentId, without, ctx.today, limits),
+      after: decideFor(studentId, evidence, ctx.today, limits),
     }
   })
 }

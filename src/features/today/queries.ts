@@ -8,6 +8,7 @@ import { NO_EVIDENCE } from '@/core/readiness/evidence'
 import { listStudents } from '@/db/students'
 import { context, type Context } from '../context'
 import { makePlan, peopleOf } from '../plans/queries'
+import { limitsByStudent } from '../health/queries'
 import { decideFor } from '../readiness/queries'
 
 export type RoomSpot = { name: string; mark: string; bay: number | null }
@@ -38,11 +39,12 @@ export function todayData(): TodayData {
   const { nameOf } = peopleOf(ctx)
   const planned = record.plan ?? valueOf(makePlan(ctx, record))
   const evidence = evidenceByStudent(ctx.db)
+  const limitsFor = limitsByStudent(ctx)
   const waves = planned?.blocks.find((b) => b.kind === 'waves')
   const firstUp = waves?.turns[0]?.up ?? []
   const spots = record.roster.map((id) => ({
     name: nameOf(id),
-    mark: OUTCOME_WORD[decideFor(id, evidence.get(id) ?? NO_EVIDENCE, ctx.today).outcome],
+    mark: OUTCOME_WORD[decideFor(id, evidence.get(id) ?? NO_EVIDENCE, ctx.today, limitsFor(id)).outcome],
     bay: firstUp.find((place) => place.studentId === id)?.bay ?? null,
   }))
   return {
@@ -62,9 +64,11 @@ export function todayData(): TodayData {
 /** At most three sentences, the heaviest first. */
 function sentences(ctx: Context, roster: readonly string[], warnings: readonly string[]): string[] {
   const evidence = evidenceByStudent(ctx.db)
+  const limitsFor = limitsByStudent(ctx)
   const students = listStudents(ctx.db).filter((s) => roster.includes(s.id))
   const back = students.filter(
-    (s) => decideFor(s.id, evidence.get(s.id) ?? NO_EVIDENCE, ctx.today).outcome === 'step-back',
+    (s) =>
+      decideFor(s.id, evidence.get(s.id) ?? NO_EVIDENCE, ctx.today, limitsFor(s.id)).outcome === 'step-back',
   )
   const unknown = students.filter((s) => !evidence.has(s.id))
   const unmeasured = students.filter((s) => s.statureCm === null)

@@ -23,6 +23,9 @@ export default async function StudentPage({ params }: { params: Promise<{ id: st
         <LinkButton href={`/setups?student=${id}`} variant="default">
           Setups
         </LinkButton>
+        <LinkButton href={`/students/${id}/health`} variant="default">
+          Limits
+        </LinkButton>
       </PageHead>
       <ProfileForm key={`${id} ${studioSettings().units}`} initial={profileValues(student)} />
       <Divider />

@@ -1,0 +1,65 @@
+import { findById, type Library } from '../practice/library'
+import type { LoadTag } from '../practice/schema'
+import type { Cap, Limit, Verdict } from '../screening/caps'
+import type { Instead } from '../screening/instead'
+
+/** Loads in a teacher's words, by level 1–3. Conditions are never named. */
+const LOADS: Readonly<Record<LoadTag, readonly [string, string, string]>> = {
+  HB: ['the head touching down', 'weight on the head', 'a full headstand'],
+  NF: ['weight near a bent neck', 'a raised shoulder stand', 'a flat shoulder stand'],
+  HBH: ['head below heart', 'pelvis above the head', 'full inversions'],
+  WB: ['hands on the floor', 'weight on the wrists', 'full weight on the wrists'],
+  FB: ['light forearm work', 'weight on the forearms', 'full weight on the forearms'],
+  SE: ['arms overhead', 'loaded arms overhead', 'loaded bent arms overhead'],
+  FR: ['one limb free', 'leaving the floor', 'kicks and free balance'],
+  AC: ['knees to the chest', 'a pressed belly', 'a deeply pressed belly'],
+  SF: ['rounding', 'loaded rounding', 'a flat plough'],
+  SX: ['a low arch', 'loaded arching', 'dropping back'],
+  ST: ['short efforts', 'holds over ten seconds', 'holds over half a minute'],
+  KN: ['bent knees', 'deeply bent knees', 'lotus'],
+}
+
+/** From which load on a limit acts, in words. */
+export function describeLoadFrom({ tag, level }: Pick<Cap, 'tag' | 'level'>): string {
+  const words = LOADS[tag]
+  return words[level - 1] ?? words[0]
+}
+
+const SAYS: Readonly<Record<Verdict, string>> = {
+  open: 'Open',
+  watch: 'Watch',
+  changed: 'Changed',
+  'left-out': 'Left out',
+  barred: 'Barred',
+}
+
+/** A verdict's word. */
+export function verdictWord(verdict: Verdict): string {
+  return SAYS[verdict]
+}
+
+/** A limit on a stage, what would lift it and what to do instead; it never says why. */
+export function describeLimit(
+  { verdict, because, instead }: { verdict: Verdict; because: readonly Limit[]; instead: Instead | null },
+  practice: Library,
+): string {
+  const acting = because.filter((cap) => cap.action === because[0]?.action)
+  const loads = [...new Set(acting.map(describeLoadFrom))].join(', ')
+  const stage = instead ? findById(practice.stages, instead.stageId) : null
+  const offer = stage ? ` Instead: ${stage.name} (${stage.id}).` : ''
+  const seconds = because.flatMap((c) => (c.mostSeconds === null ? [] : [c.mostSeconds]))
+  switch (verdict) {
+    case 'barred':
+      return `Barred: ${loads}. Only a recorded clearance for that lifts it.${offer}`
+    case 'left-out':
+      return `Left out: ${loads}. You may lift it with a written reason.${offer}`
+    case 'changed':
+      return seconds.length > 0
+        ? `Changed: ${loads}, ${Math.min(...seconds)} s at most.`
+        : `Changed: ${loads}, in the easier version. ${because[0]?.instead ?? ''}`
+    case 'watch':
+      return `Watch: ${loads}.`
+    case 'open':
+      return 'Open.'
+  }
+}

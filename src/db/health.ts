@@ -1,0 +1,78 @@
+import { asc, eq } from 'drizzle-orm'
+import type { Day } from '@/core/day'
+import { NO_SCREENING, type Screening } from '@/core/screening/answers'
+import type { Clearance } from '@/core/screening/clearance'
+import { seal, unseal, type HealthKey } from './health-codec'
+import type { Db } from './open'
+import { healthRecord } from './schema'
+
+export type HealthFile = {
+  readonly screening: Screening
+  readonly clearances: readonly Clearance[]
+  /** Something is stored that this key does not open: it counts as not answered. */
+  readonly shut: boolean
+}
+
+const EMPTY: HealthFile = { screening: NO_SCREENING, clearances: [], shut: false }
+
+type Row = typeof healthRecord.$inferSelect
+
+/** What one person has said, and what a clinician has cleared. */
+export function readHealth(db: Db, key: HealthKey | null, studentId: string): HealthFile {
+  const rows = db
+    .select()
+    .from(healthRecord)
+    .where(eq(healthRecord.studentId, studentId))
+    .orderBy(asc(healthRecord.day), asc(healthRecord.id))
+    .all()
+  return foldRows(key, rows)
+}
+
+/** The same for everybody at once. */
+export function readAllHealth(db: Db, key: HealthKey | null): Map<string, HealthFile> {
+  const rows = db.select().from(healthRecord).orderBy(asc(healthRecord.day), asc(healthRecord.id)).all()
+  const people = new Map<string, Row[]>()
+  for (const row of rows) people.set(row.studentId, [...(people.get(row.studentId) ?? []), row])
+  return new Map([...people].map(([id, own]) => [id, foldRows(key, own)]))
+}
+
+function foldRows(key: HealthKey | null, rows: readonly Row[]): HealthFile {
+  let file = EMPTY
+  for (const row of rows) {
+    const value = key ? unseal(key, row.studentId, row.sealed) : null
+    if (value === null) file = { ...file, shut: true }
+    else if (row.kind === 'clearance')
+      file = { ...file, clearances: [...file.clearances, value as Clearance] }
+    else file = { ...file, screening: merged(file.screening, value as Screening) }
+  }
+  return file
+}
+
+/** Later answers come after earlier ones; the short ways through are as last said. */
+function merged(before: Screening, after: Screening): Screening {
+  return { ...after, answers: [...before.answers, ...after.answers] }
+}
+
+type Entry = { readonly id: string; readonly studentId: string; readonly day: Day }
+
+/** Adds what somebody said. Ids come from the form, so a second press stores nothing twice. */
+export function addScreening(db: Db, key: HealthKey, entry: Entry, screening: Screening): void {
+  add(db, key, entry, 'screening', screening)
+}
+
+/** Adds a clinician's clearance. */
+export function addClearance(db: Db, key: HealthKey, entry: Entry, clearance: Clearance): void {
+  add(db, key, entry, 'clearance', clearance)
+}
+
+function add(db: Db, key: HealthKey, entry: Entry, kind: Row['kind'], value: unknown): void {
+  db.insert(healthRecord)
+    .values({ ...entry, kind, sealed: seal(key, entry.studentId, value) })
+    .onConflictDoNothing()
+    .run()
+}
+
+/** Takes everything that one person said of their health away; answers are unknown after it. */
+export function eraseHealth(db: Db, studentId: string): number {
+  return db.delete(healthRecord).where(eq(healthRecord.studentId, studentId)).run().changes
+}

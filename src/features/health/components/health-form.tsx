@@ -1,0 +1,171 @@
+'use client'
+
+import { Button, Checkbox, Group, Radio, Select, Stack, Text, Title } from '@mantine/core'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { newId } from '@/device/facts'
+import { FormProblem } from '@/ui/form-problem'
+import { useSubmit } from '../../use-submit'
+import { forgetHealth, saveScreening } from '../actions'
+import type { HealthView } from '../queries'
+
+type Choice = 'no' | 'yes' | 'unsure' | 'not-said'
+type Given = 'by-student' | 'by-teacher' | 'asked-aloud' | 'from-card'
+type Filled = Readonly<Record<string, { choice: Choice | ''; options: readonly string[] }>>
+
+const CHOICES: readonly { value: Choice; label: string }[] = [
+  { value: 'no', label: 'No' },
+  { value: 'yes', label: 'Yes' },
+  { value: 'unsure', label: 'Not sure' },
+  { value: 'not-said', label: 'Rather not say' },
+]
+const GIVEN: readonly { value: Given; label: string }[] = [
+  { value: 'asked-aloud', label: 'Asked aloud' },
+  { value: 'by-student', label: 'Filled in by the student' },
+  { value: 'from-card', label: 'From a printed card' },
+  { value: 'by-teacher', label: 'Known to you' },
+]
+
+function filledFrom(questions: HealthView['questions']): Filled {
+  return Object.fromEntries(
+    questions.map((q) => [q.id, { choice: q.choice as Choice | '', options: q.ticked }]),
+  )
+}
+
+/** The short intake: two ways through, or question by question; every answer is optional. */
+export function HealthForm({ id, questions }: Pick<HealthView, 'id' | 'questions'>) {
+  const router = useRouter()
+  const [filled, setFilled] = useState(() => filledFrom(questions))
+  const [given, setGiven] = useState<Given>('asked-aloud')
+  const [entryId, setEntryId] = useState(newId)
+  const [said, setSaid] = useState('')
+  const { busy, problemOf, send } = useSubmit(saveScreening)
+
+  const save = async (way: 'answers' | 'nothing-applies' | 'gentle'): Promise<void> => {
+    const answers = Object.entries(filled).flatMap(([question, { choice, options }]) =>
+      choice === '' ? [] : [{ question, choice, options: choice === 'yes' ? [...options] : [] }],
+    )
+    const stored = await send({ entryId, studentId: id, way, given, answers })
+    if (!stored) return
+    setSaid('Stored. Limits are up to date.')
+    setEntryId(newId())
+    router.refresh()
+  }
+  const change = (question: string, part: Partial<Filled[string]>): void => {
+    setSaid('')
+    setFilled((all) => ({ ...all, [question]: { choice: '', options: [], ...all[question], ...part } }))
+  }
+
+  return (
+    <Stack>
+      <FormProblem message={problemOf('')} />
+      <Group>
+        <Button variant="default" disabled={busy} onClick={() => void save('nothing-applies')}>
+          None of it applies
+        </Button>
+        <Button variant="default" disabled={busy} onClick={() => void save('gentle')}>
+          Gentle track, no reason
+        </Button>
+        <Text c="dimmed" maw={420}>
+          Read the list first. The statement lapses after six months; the gentle track asks nothing.
+        </Text>
+      </Group>
+      <Select
+        label="How it was answered"
+        w={280}
+        data={[...GIVEN]}
+        value={given}
+        allowDeselect={false}
+        onChange={(value) => setGiven(value ?? given)}
+      />
+      {questions.map((question) => (
+        <Question
+          key={question.id}
+          question={question}
+          value={filled[question.id] ?? { choice: '', options: [] }}
+          onChange={(part) => change(question.id, part)}
+        />
+      ))}
+      <Group>
+        <Button loading={busy} onClick={() => void save('answers')}>
+          Save the answers
+        </Button>
+        <Text role="status">{said}</Text>
+      </Group>
+      <ForgetButton id={id} />
+    </Stack>
+  )
+}
+
+function Question({
+  question: { question, followUp, options },
+  value,
+  onChange,
+}: {
+  question: HealthView['questions'][number]
+  value: Filled[string]
+  onChange: (part: Partial<Filled[string]>) => void
+}) {
+  return (
+    <Stack gap={6}>
+      <Radio.Group label={question} value={value.choice} onChange={(choice) => onChange({ choice: choice })}>
+        <Group mt={6} gap="lg">
+          {CHOICES.map((choice) => (
+            <Radio key={choice.value} value={choice.value} label={choice.label} />
+          ))}
+        </Group>
+      </Radio.Group>
+      {value.choice === 'yes' && options.length > 1 ? (
+        <Checkbox.Group
+          label={followUp === '' ? 'Which?' : followUp}
+          description="Tick what fits. Nothing ticked is read on the safe side."
+          value={[...value.options]}
+          onChange={(ticked) => onChange({ options: ticked })}
+        >
+          <Group mt={6} gap="lg">
+            {options.map((option) => (
+              <Checkbox key={option.id} value={option.id} label={option.label} />
+            ))}
+          </Group>
+        </Checkbox.Group>
+      ) : null}
+    </Stack>
+  )
+}
+
+function ForgetButton({ id }: { id: string }) {
+  const router = useRouter()
+  const [asking, setAsking] = useState(false)
+  const { busy, problemOf, send } = useSubmit(forgetHealth)
+  const forget = async (): Promise<void> => {
+    if (await send({ studentId: id })) {
+      setAsking(false)
+      router.refresh()
+    }
+  }
+  return (
+    <Stack gap={4}>
+      <Title order={3} fz="md">
+        Take it all away
+      </Title>
+      <FormProblem message={problemOf('')} />
+      <Group>
+        {asking ? (
+          <>
+            <Button color="clay" loading={busy} onClick={() => void forget()}>
+              Yes, forget every answer
+            </Button>
+            <Button variant="default" onClick={() => setAsking(false)}>
+              Keep them
+            </Button>
+          </>
+        ) : (
+          <Button variant="default" onClick={() => setAsking(true)}>
+            Forget the health answers
+          </Button>
+        )}
+        <Text c="dimmed">Answers and clearances become unknown. Attendance and results stay.</Text>
+      </Group>
+    </Stack>
+  )
+}
