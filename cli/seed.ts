@@ -1,4 +1,5 @@
 import { demoWorld } from '@/core/simulate/demo'
+import { healthKey, healthKeyFile } from '@/db/health-codec'
 import { dataFolder, databaseFile, openDb } from '@/db/open'
 import { seedDemo } from '@/db/seed'
 import { listStudents } from '@/db/students'
@@ -10,5 +11,6 @@ if (!/^\d{4}-\d\d-\d\d$/.test(asOf)) {
   process.exitCode = 2
 } else {
   const db = openDb(databaseFile(dataFolder()))
-  if (listStudents(db, { archived: true }).length === 0) seedDemo(db, demoWorld(asOf), asOf)
+  if (listStudents(db, { archived: true }).length === 0)
+    seedDemo(db, demoWorld(asOf), asOf, healthKey(healthKeyFile(dataFolder())))
 }

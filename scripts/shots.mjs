@@ -20,6 +20,17 @@ const person = (name) => async (page) => {
   await page.getByRole('link', { name }).click()
   await page.getByRole('heading', { level: 1, name }).waitFor()
 }
+const door = async (page) => {
+  await page.goto('/')
+  await page.getByRole('link', { name: 'At the door' }).click()
+  await page.getByRole('heading', { name: 'Who is here?' }).waitFor()
+}
+const checkIn = async (page) => {
+  await door(page)
+  await page.getByRole('link', { name: 'Pass the tablet round' }).click()
+  await page.getByRole('button', { name: 'Ines Calder' }).click()
+  await page.getByRole('group', { name: 'Energy' }).getByRole('radio', { name: '7' }).check()
+}
 const setup = (id, who) => async (page) => {
   await page.goto('/readiness')
   const href = await page.getByRole('link', { name: who }).getAttribute('href')
@@ -47,6 +58,12 @@ const teach = async (page) => {
 const VIEWS = [
   { name: 'today', size: LAPTOP, go: open('/') },
   { name: 'today-phone', size: PHONE, go: open('/') },
+  { name: 'today-tablet', size: TABLET, go: open('/') },
+  { name: 'room', size: LAPTOP, go: open('/studio') },
+  { name: 'cupboard', size: LAPTOP, go: open('/studio/cupboard') },
+  { name: 'approaches', size: LAPTOP, go: open('/studio/approaches') },
+  { name: 'door', size: TABLET, go: door },
+  { name: 'check-in', size: PHONE, go: checkIn },
   { name: 'students', size: LAPTOP, go: open('/students') },
   { name: 'readiness', size: LAPTOP, go: open('/readiness') },
   { name: 'readiness-dark', size: LAPTOP, scheme: 'dark', go: open('/readiness') },
@@ -56,8 +73,9 @@ const VIEWS = [
     size: LAPTOP,
     go: async (page) => {
       await page.goto('/students')
-      await page.getByRole('link', { name: 'Tomas Reyle' }).click()
+      await page.getByRole('link', { name: 'Tomas Reyle' }).first().click()
       await page.getByRole('link', { name: 'Limits' }).click()
+      await page.getByRole('button', { name: 'Open the health notes' }).click()
       const group = page.getByRole('radiogroup', { name: /blood pressure/ })
       await group.getByRole('radio', { name: 'Yes' }).check()
       await page.getByRole('checkbox', { name: 'High, looked after and steady' }).check()

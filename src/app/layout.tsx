@@ -6,6 +6,8 @@ import '../ui/global.css'
 import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core'
 import type { Metadata, Viewport } from 'next'
 import type { ReactNode } from 'react'
+import { isPrivate } from '@/features/health/layer'
+import { hideLimits } from '@/features/health/layer-actions'
 import { shellData } from '@/features/studio/queries'
 import { UnitSwitch } from '@/features/studio/components/unit-switch'
 import { Shell } from '@/ui/shell/shell'
@@ -20,8 +22,9 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 }
 // Every page shows what is stored now.
 export const dynamic = 'force-dynamic'
 
-export default function RootLayout({ children }: { children: ReactNode }) {
+export default async function RootLayout({ children }: { children: ReactNode }) {
   const { studioName, units, entries } = shellData()
+  const hidden = await isPrivate()
   return (
     <html lang="en" {...mantineHtmlProps}>
       <head>
@@ -30,7 +33,13 @@ export default function RootLayout({ children }: { children: ReactNode }) {
       <body>
         <ThemeProvider>
           <WordingProvider value={{ units }}>
-            <Shell studioName={studioName} entries={entries} unitSwitch={<UnitSwitch units={units} />}>
+            <Shell
+              studioName={studioName}
+              entries={entries}
+              unitSwitch={<UnitSwitch units={units} />}
+              isPrivate={hidden}
+              onPrivate={hideLimits}
+            >
               {children}
             </Shell>
           </WordingProvider>

@@ -13,6 +13,12 @@ export function addDays(day: Day, days: number): Day {
   return new Date(Date.parse(`${day}T00:00:00Z`) + days * MS_PER_DAY).toISOString().slice(0, 10)
 }
 
+/** The first day from `from` on (that day included) that falls on a weekday, 1 Monday to 7 Sunday. */
+export function nextWeekday(from: Day, weekday: number): Day {
+  const own = new Date(`${from}T00:00:00Z`).getUTCDay() || 7
+  return addDays(from, (weekday - own + 7) % 7)
+}
+
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 
 /** `5 Mar 2026`. */

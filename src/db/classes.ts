@@ -14,6 +14,7 @@ export type ClassRecord = {
   readonly startTime: string
   readonly minutes: number
   readonly bays: number
+  readonly groupId: string | null
   readonly plan: Plan | null
   readonly locks: readonly Lock[]
   readonly roster: readonly string[]
@@ -49,13 +50,17 @@ export function nextClass(db: Db, today: Day): ClassRecord | null {
 /** Stores a new class with its roster; the same id a second time changes nothing. */
 export function addClass(
   db: Db,
-  record: Omit<ClassRecord, 'plan' | 'locks'> & { plan?: Plan | null; locks?: readonly Lock[] },
+  record: Omit<ClassRecord, 'plan' | 'locks' | 'groupId'> & {
+    groupId?: string | null
+    plan?: Plan | null
+    locks?: readonly Lock[]
+  },
 ): boolean {
-  const { roster, plan = null, locks = [], ...row } = record
+  const { roster, plan = null, locks = [], groupId = null, ...row } = record
   const isNew =
     db
       .insert(classSession)
-      .values({ ...row, plan, locks })
+      .values({ ...row, groupId, plan, locks })
       .onConflictDoNothing()
       .run().changes > 0
   if (isNew)
@@ -110,12 +115,13 @@ export function keepDecisions(
 export function decisionsOf(
   db: Db,
   classId: string,
-): { studentId: string; before: Decision; after: Decision }[] {
+): { studentId: string; before: Decision; after: Decision; inputsErased: boolean }[] {
   const rows = db.select().from(classDecision).where(eq(classDecision.classId, classId)).all()
   return rows.map((row) => ({
     studentId: row.studentId,
     before: row.before as Decision,
     after: row.after as Decision,
+    inputsErased: row.inputsErased,
   }))
 }
 

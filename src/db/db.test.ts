@@ -1,10 +1,15 @@
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs'
+import Database from 'better-sqlite3'
+import { drizzle } from 'drizzle-orm/better-sqlite3'
+import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
+import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import { roomFromWall } from '@/core/room/room'
 import { demoWorld } from '@/core/simulate/demo'
 import { did, placed, saw } from '@/testing/evidence'
 import { addClass, appendClassEvent, eventsOf, findClass, listClasses, nextClass } from './classes'
 import { appendAttempt, appendObservation, appendPlacement, evidenceByStudent, evidenceOf } from './evidence'
+import { listAssistants } from './assistants'
 import { openDb, type Db } from './open'
 import { seedDemo } from './seed'
 import { addStudents, findStudent, listStudents, saveProfile, setArchived } from './students'
@@ -113,14 +118,14 @@ describe('classes', () => {
 })
 
 it('keeps the other settings when one changes', () => {
-  saveStudio(db, { name: 'The Boathouse Room', bays: 5 })
+  saveStudio(db, { name: 'The Boathouse Room', room: roomFromWall(720) })
   saveStudio(db, { units: 'in' })
-  expect(readStudio(db)).toMatchObject({ name: 'The Boathouse Room', bays: 5, units: 'in' })
+  expect(readStudio(db)).toMatchObject({ name: 'The Boathouse Room', bays: 6, units: 'in' })
 })
 
 it('seeds the demo world', () => {
   const fresh = openDb(':memory:')
-  seedDemo(fresh, demoWorld(DAY), DAY)
+  seedDemo(fresh, demoWorld(DAY), DAY, null)
   expect(listStudents(fresh)).toHaveLength(14)
   expect(listClasses(fresh)).toHaveLength(9)
 })
@@ -131,5 +136,26 @@ it('opens a file again with everything in it, and copies nothing aside when no m
   addStudents(openDb(file), [{ id: 's', name: 'Ines' }], DAY)
   expect(listStudents(openDb(file))).toHaveLength(1)
   expect(readdirSync(folder).filter((name) => name.includes('before'))).toEqual([])
+  rmSync(folder, { recursive: true })
+})
+
+it('turns counted bays, blocks and straps of an earlier release into a room and a cupboard, copying the file aside', () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'levitar-'))
+  const early = path.join(folder, 'early')
+  cpSync('drizzle', early, { recursive: true })
+  const journalFile = path.join(early, 'meta', '_journal.json')
+  const journal = JSON.parse(readFileSync(journalFile, 'utf8')) as { entries: unknown[] }
+  writeFileSync(journalFile, JSON.stringify({ ...journal, entries: journal.entries.slice(0, 2) }))
+  const file = path.join(folder, 'levitar.sqlite')
+  const raw = new Database(file)
+  migrate(drizzle(raw), { migrationsFolder: early })
+  raw.exec(
+    `insert into studio values (1, 'Boathouse', 'O', 'Bram Teale', 720, 5, 6, 12, 'Europe/London', 'cm', null)`,
+  )
+  raw.close()
+  const db = openDb(file)
+  expect(readStudio(db)).toMatchObject({ name: 'Boathouse', bays: 5, straps: 6, blocks: 12 })
+  expect(listAssistants(db).map((a) => a.name)).toEqual(['Bram Teale'])
+  expect(readdirSync(folder).some((name) => name.includes('before-migration'))).toBe(true)
   rmSync(folder, { recursive: true })
 })

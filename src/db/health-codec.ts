@@ -11,6 +11,11 @@ const TAG_BYTES = 16
 /** The key that seals health answers. */
 export type HealthKey = Buffer & { readonly healthKey?: never }
 
+/** Where the key lies: beside the database, never in it. */
+export function healthKeyFile(folder: string): string {
+  return path.join(/* turbopackIgnore: true */ folder, 'keys', 'health.key')
+}
+
 /**
  * The key from its file, made on first use. It lies outside the database, so that a copied database tells nothing.
  * @param file where it is kept, readable by its owner only

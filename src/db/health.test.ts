@@ -4,7 +4,9 @@ import path from 'node:path'
 import { NO_SCREENING, type Screening } from '@/core/screening/answers'
 import { usualExpiry, type Clearance } from '@/core/screening/clearance'
 import { seeded, uuidAt } from '@/core/simulate/random'
-import { addClearance, addScreening, eraseHealth, readAllHealth, readHealth } from './health'
+import { addDays } from '@/core/day'
+import type { CheckIn } from '@/core/screening/tonight'
+import { addCheckIn, addClearance, addScreening, eraseHealth, readAllHealth, readHealth } from './health'
 import { healthKey, seal, unseal, type HealthKey } from './health-codec'
 import { openDb } from './open'
 import { addStudents, listStudents } from './students'
@@ -52,9 +54,15 @@ it('keeps answers and clearances and gives them back, once for two presses', () 
   expect(readHealth(db, key, ONE)).toEqual({
     screening: said('high-open'),
     clearances: [CLEARED],
+    checkIns: [],
     shut: false,
   })
-  expect(readHealth(db, key, TWO)).toEqual({ screening: NO_SCREENING, clearances: [], shut: false })
+  expect(readHealth(db, key, TWO)).toEqual({
+    screening: NO_SCREENING,
+    clearances: [],
+    checkIns: [],
+    shut: false,
+  })
   expect([...readAllHealth(db, key).keys()]).toEqual([ONE])
 })
 
@@ -76,7 +84,12 @@ it('with the key lost or broken, answers stay shut and count as not asked, and a
   addScreening(db, key, { id: ENTRY, studentId: ONE, day: DAY }, said('high-open'))
   const another = healthKey(path.join(folder, 'keys', 'another.key'))
   for (const wrong of [another, null])
-    expect(readHealth(db, wrong, ONE)).toEqual({ screening: NO_SCREENING, clearances: [], shut: true })
+    expect(readHealth(db, wrong, ONE)).toEqual({
+      screening: NO_SCREENING,
+      clearances: [],
+      checkIns: [],
+      shut: true,
+    })
   writeFileSync(path.join(folder, 'keys', 'broken.key'), 'not a key')
   expect(healthKey(path.join(folder, 'keys', 'broken.key'))).toBeNull()
   expect(listStudents(db)).toHaveLength(2)
@@ -104,4 +117,32 @@ it('forgets every answer of one person and of nobody else', () => {
   expect(eraseHealth(db, ONE)).toBe(1)
   expect(readHealth(db, key, ONE).screening).toEqual(NO_SCREENING)
   expect(readHealth(db, key, TWO).screening.answers).toHaveLength(1)
+})
+
+it('the gentle track stays through later answers and ends only when it is said', () => {
+  const { db, key } = opened()
+  const entry = (id: string) => ({ id, studentId: ONE, day: DAY })
+  addScreening(db, key, entry(nextId()), { ...NO_SCREENING, gentle: true })
+  addScreening(db, key, entry(nextId()), { ...said('low'), gentle: null })
+  expect(readHealth(db, key, ONE).screening.gentle).toBe(true)
+  addScreening(db, key, entry(nextId()), { ...NO_SCREENING, gentle: false })
+  expect(readHealth(db, key, ONE).screening.gentle).toBe(false)
+})
+
+it('lets the words of a check-in go after thirty days and keeps tonight’s', () => {
+  const { db, key } = opened()
+  const words = (day: string): CheckIn => ({
+    day,
+    pain: 2,
+    regions: ['wrist'],
+    energy: 6,
+    arms: 1,
+    look: 'half',
+    ticked: [],
+    touch: 'ask',
+  })
+  const old = addDays(DAY, -31)
+  addCheckIn(db, key, { id: nextId(), studentId: ONE, day: old }, words(old), addDays(old, -30))
+  addCheckIn(db, key, { id: nextId(), studentId: ONE, day: DAY }, words(DAY), addDays(DAY, -30))
+  expect(readHealth(db, key, ONE).checkIns).toEqual([words(DAY)])
 })

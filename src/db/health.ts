@@ -1,7 +1,8 @@
-import { asc, eq } from 'drizzle-orm'
+import { and, asc, eq, lt } from 'drizzle-orm'
 import type { Day } from '@/core/day'
 import { NO_SCREENING, type Screening } from '@/core/screening/answers'
 import type { Clearance } from '@/core/screening/clearance'
+import type { CheckIn } from '@/core/screening/tonight'
 import { seal, unseal, type HealthKey } from './health-codec'
 import type { Db } from './open'
 import { healthRecord } from './schema'
@@ -9,11 +10,14 @@ import { healthRecord } from './schema'
 export type HealthFile = {
   readonly screening: Screening
   readonly clearances: readonly Clearance[]
+  /** Tonight's words, oldest first. */
+  readonly checkIns: readonly CheckIn[]
   /** Something is stored that this key does not open: it counts as not answered. */
   readonly shut: boolean
 }
 
-const EMPTY: HealthFile = { screening: NO_SCREENING, clearances: [], shut: false }
+/** Nothing said yet. */
+export const EMPTY_HEALTH: HealthFile = { screening: NO_SCREENING, clearances: [], checkIns: [], shut: false }
 
 type Row = typeof healthRecord.$inferSelect
 
@@ -37,32 +41,51 @@ export function readAllHealth(db: Db, key: HealthKey | null): Map<string, Health
 }
 
 function foldRows(key: HealthKey | null, rows: readonly Row[]): HealthFile {
-  let file = EMPTY
+  let file = EMPTY_HEALTH
   for (const row of rows) {
     const value = key ? unseal(key, row.studentId, row.sealed) : null
     if (value === null) file = { ...file, shut: true }
     else if (row.kind === 'clearance')
       file = { ...file, clearances: [...file.clearances, value as Clearance] }
-    else file = { ...file, screening: merged(file.screening, value as Screening) }
+    else if (row.kind === 'check-in') file = { ...file, checkIns: [...file.checkIns, value as CheckIn] }
+    else file = { ...file, screening: merged(file.screening, value as Said) }
   }
   return file
 }
 
-/** Later answers come after earlier ones; the short ways through are as last said. */
-function merged(before: Screening, after: Screening): Screening {
-  return { ...after, answers: [...before.answers, ...after.answers] }
+/** One thing that was said; `gentle` is null where it was not spoken of. */
+export type Said = Omit<Screening, 'gentle'> & { readonly gentle: boolean | null }
+
+/** Later answers come after earlier ones; what was not spoken of stays as it was. */
+function merged(before: Screening, after: Said): Screening {
+  return {
+    answers: [...before.answers, ...after.answers],
+    nothingApplies: after.nothingApplies ?? before.nothingApplies,
+    gentle: after.gentle ?? before.gentle,
+  }
 }
 
 type Entry = { readonly id: string; readonly studentId: string; readonly day: Day }
 
 /** Adds what somebody said. Ids come from the form, so a second press stores nothing twice. */
-export function addScreening(db: Db, key: HealthKey, entry: Entry, screening: Screening): void {
-  add(db, key, entry, 'screening', screening)
+export function addScreening(db: Db, key: HealthKey, entry: Entry, said: Said): void {
+  add(db, key, entry, 'screening', said)
 }
 
 /** Adds a clinician's clearance. */
 export function addClearance(db: Db, key: HealthKey, entry: Entry, clearance: Clearance): void {
   add(db, key, entry, 'clearance', clearance)
+}
+
+/** How long the words of a check-in are kept, days (cautions.md 6). */
+export const CHECK_IN_DAYS = 30
+
+/** Adds what somebody said at the door, and lets go of what is older than it need be kept. */
+export function addCheckIn(db: Db, key: HealthKey, entry: Entry, checkIn: CheckIn, keepFrom: Day): void {
+  add(db, key, entry, 'check-in', checkIn)
+  db.delete(healthRecord)
+    .where(and(eq(healthRecord.kind, 'check-in'), lt(healthRecord.day, keepFrom)))
+    .run()
 }
 
 function add(db: Db, key: HealthKey, entry: Entry, kind: Row['kind'], value: unknown): void {

@@ -39,6 +39,8 @@ export function openDb(file: string): Db {
   const raw = new Database(file)
   raw.pragma('journal_mode = WAL')
   raw.pragma('foreign_keys = ON')
+  // What is deleted is overwritten: erasing somebody leaves no bytes of them behind.
+  raw.pragma('secure_delete = ON')
   if (!isNew && migrationsDue(raw)) copyAside(raw, file, 'before-migration')
   const db = drizzle(raw, { schema })
   migrate(db, { migrationsFolder: migrationsFolder() })

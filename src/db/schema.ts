@@ -10,6 +10,11 @@ import {
   uniqueIndex,
   type AnySQLiteColumn,
 } from 'drizzle-orm/sqlite-core'
+import type { StudioFloor } from '@/core/approaches/floor'
+import { SCOPES } from '@/core/approaches/resolve'
+import { CONDITIONS } from '@/core/props/inventory'
+import type { EmergencyCard } from '@/core/room/emergency'
+import type { Room } from '@/core/room/room'
 
 /** The one studio of this installation. */
 export const studio = sqliteTable(
@@ -18,25 +23,99 @@ export const studio = sqliteTable(
     id: integer('id').primaryKey(),
     name: text('name').notNull(),
     teacher: text('teacher').notNull(),
-    assistant: text('assistant').notNull(),
-    wallCm: real('wall_cm'),
-    bays: integer('bays').notNull(),
-    straps: integer('straps').notNull(),
-    blocks: integer('blocks').notNull(),
+    /** The room from above, a `Room`; null until it is drawn. */
+    room: text('room', { mode: 'json' }).$type<Room>(),
+    /** What the studio holds for everybody, a `StudioFloor`. */
+    floor: text('floor', { mode: 'json' }).$type<StudioFloor>(),
+    emergency: text('emergency', { mode: 'json' }).$type<EmergencyCard>(),
+    /** Salted hash of the word that opens the health layer; null where one tap does. */
+    passHash: text('pass_hash'),
     timeZone: text('time_zone').notNull(),
     units: text('units', { enum: ['cm', 'in'] }).notNull(),
     /** Set when the data is the demo world: the day it was made for. */
     demoAsOf: text('demo_as_of'),
   },
+  (t) => [check('studio_single', sql`${t.id} = 1`)],
+)
+
+/** Things in the cupboard, by shape. */
+export const propItem = sqliteTable(
+  'prop_item',
+  {
+    id: text('id').primaryKey(),
+    shape: text('shape').notNull(),
+    localName: text('local_name').notNull(),
+    sizeCm: text('size_cm', { mode: 'json' }).$type<number[]>(),
+    count: integer('count').notNull(),
+    condition: text('condition', { enum: CONDITIONS }).notNull(),
+    checkedDay: text('checked_day'),
+  },
   (t) => [
-    check('studio_single', sql`${t.id} = 1`),
-    check(
-      'studio_counts',
-      sql`${t.bays} between 0 and 12 and ${t.straps} between 0 and 200 and ${t.blocks} between 0 and 400`,
-    ),
-    check('studio_wall', sql`${t.wallCm} is null or ${t.wallCm} between 60 and 10000`),
+    check('prop_count', sql`${t.count} between 0 and 400`),
+    check('prop_name', sql`length(${t.localName}) <= 40`),
   ],
 )
+
+/** People who can help with hands, and with what. */
+export const assistant = sqliteTable('assistant', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  trained: text('trained', { mode: 'json' }).$type<string[]>().notNull(),
+  /** The last day on which they would rather not. */
+  restsUntil: text('rests_until'),
+})
+
+/** An option chosen for a question on which teachers differ. */
+export const approachChoice = sqliteTable(
+  'approach_choice',
+  {
+    scope: text('scope', { enum: SCOPES }).notNull(),
+    /** Class or student id; empty for the teacher. */
+    scopeId: text('scope_id').notNull(),
+    approach: text('approach').notNull(),
+    option: text('option').notNull(),
+    day: text('day').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.scope, t.scopeId, t.approach] })],
+)
+
+/** People who come together, with their usual hour. */
+export const group = sqliteTable(
+  'class_group',
+  {
+    id: text('id').primaryKey(),
+    name: text('name').notNull(),
+    /** 1 Monday to 7 Sunday. */
+    weekday: integer('weekday').notNull(),
+    startTime: text('start_time').notNull(),
+    minutes: integer('minutes').notNull(),
+  },
+  (t) => [check('group_weekday', sql`${t.weekday} between 1 and 7`)],
+)
+
+export const groupMember = sqliteTable(
+  'group_member',
+  {
+    groupId: text('group_id')
+      .notNull()
+      .references(() => group.id, { onDelete: 'cascade' }),
+    studentId: text('student_id')
+      .notNull()
+      .references(() => student.id, { onDelete: 'cascade' }),
+  },
+  (t) => [primaryKey({ columns: [t.groupId, t.studentId] })],
+)
+
+/** Something that went wrong; the words are sealed with the health key. */
+export const incident = sqliteTable('incident', {
+  id: text('id').primaryKey(),
+  day: text('day').notNull(),
+  time: text('time').notNull(),
+  classId: text('class_id').references(() => classSession.id, { onDelete: 'set null' }),
+  studentId: text('student_id').references(() => student.id, { onDelete: 'cascade' }),
+  sealed: text('sealed').notNull(),
+  writtenDay: text('written_day').notNull(),
+})
 
 export const student = sqliteTable(
   'student',
@@ -45,6 +124,8 @@ export const student = sqliteTable(
     name: text('name').notNull(),
     statureCm: real('stature_cm'),
     breathS: real('breath_s').notNull(),
+    /** Whom to ring; empty where nobody was named. */
+    contact: text('contact').notNull().default(''),
     createdDay: text('created_day').notNull(),
     archivedDay: text('archived_day'),
   },
@@ -82,7 +163,7 @@ export const healthRecord = sqliteTable(
     studentId: text('student_id')
       .notNull()
       .references(() => student.id, { onDelete: 'cascade' }),
-    kind: text('kind', { enum: ['screening', 'clearance'] }).notNull(),
+    kind: text('kind', { enum: ['screening', 'clearance', 'check-in'] }).notNull(),
     day: text('day').notNull(),
     sealed: text('sealed').notNull(),
   },
@@ -175,6 +256,7 @@ export const classSession = sqliteTable(
     startTime: text('start_time').notNull(),
     minutes: integer('minutes').notNull(),
     bays: integer('bays').notNull(),
+    groupId: text('group_id').references(() => group.id, { onDelete: 'set null' }),
     /** The plan as made or edited; null until planned. */
     plan: text('plan', { mode: 'json' }),
     locks: text('locks', { mode: 'json' }).notNull(),
@@ -194,6 +276,9 @@ export const classRoster = sqliteTable(
     studentId: text('student_id')
       .notNull()
       .references(() => student.id, { onDelete: 'cascade' }),
+    dropIn: integer('drop_in', { mode: 'boolean' }).notNull().default(false),
+    /** Null until somebody marks it. */
+    attended: text('attended', { enum: ['here', 'late', 'absent'] }),
   },
   (t) => [primaryKey({ columns: [t.classId, t.studentId] })],
 )
@@ -222,11 +307,12 @@ export const classDecision = sqliteTable(
     classId: text('class_id')
       .notNull()
       .references(() => classSession.id, { onDelete: 'cascade' }),
-    studentId: text('student_id')
-      .notNull()
-      .references(() => student.id, { onDelete: 'cascade' }),
+    /** No reference: once somebody is erased their decision stays under an id that nobody has. */
+    studentId: text('student_id').notNull(),
     before: text('before', { mode: 'json' }).notNull(),
     after: text('after', { mode: 'json' }).notNull(),
+    /** What they were made from was taken away: they can be shown, not made again. */
+    inputsErased: integer('inputs_erased', { mode: 'boolean' }).notNull().default(false),
   },
   (t) => [primaryKey({ columns: [t.classId, t.studentId] })],
 )

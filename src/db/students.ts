@@ -9,6 +9,8 @@ export type StudentRecord = {
   readonly name: string
   readonly statureCm: number | null
   readonly breathS: number
+  /** Whom to ring; empty where nobody was named. */
+  readonly contact: string
   readonly archivedDay: Day | null
   readonly measured: Partial<Record<SegmentName, number>>
 }
@@ -61,12 +63,17 @@ export function saveProfile(
     name: string
     statureCm: number | null
     breathS: number
+    contact?: string
     measured: Partial<Record<SegmentName, number>>
   },
   day: Day,
 ): boolean {
-  const { name, statureCm, breathS, measured } = profile
-  const { changes } = db.update(student).set({ name, statureCm, breathS }).where(eq(student.id, id)).run()
+  const { name, statureCm, breathS, contact, measured } = profile
+  const { changes } = db
+    .update(student)
+    .set({ name, statureCm, breathS, contact })
+    .where(eq(student.id, id))
+    .run()
   if (changes === 0) return false
   db.delete(studentMeasure).where(eq(studentMeasure.studentId, id)).run()
   for (const [segment, valueCm] of Object.entries(measured))

@@ -4,17 +4,19 @@ import type { z } from 'zod'
 import { sharedDb } from '@/db/open'
 import { problem, type Answer } from './answer'
 import { context, type Context } from './context'
+import { layerOpen } from './health/layer'
 
 /**
  * The one wrapper round every server action: parse, authorise, one transaction, a typed answer.
  * `refresh: false` leaves the page as it is: on the floor a connection that breaks during a refresh would take the
  * page away, and the screen keeps its own state there.
+ * `layer: true` asks for open health notes on the screen that sends it.
  * Whatever arrives is treated as unknown; a parse failure comes back beside its field and stores nothing.
  */
 export function action<S extends z.ZodType, T>(
   schema: S,
   run: (context: Context, input: z.output<S>) => Answer<T>,
-  { refresh = true }: { refresh?: boolean } = {},
+  { refresh = true, layer = false }: { refresh?: boolean; layer?: boolean } = {},
 ): (raw: z.input<S>) => Promise<Answer<T>> {
   return async (raw) => {
     const parsed = await schema.safeParseAsync(raw)
@@ -23,6 +25,8 @@ export function action<S extends z.ZodType, T>(
         ok: false,
         problems: parsed.error.issues.map(({ path, message }) => ({ path: path.join('.'), message })),
       }
+    if (layer && !(await layerOpen()))
+      return problem('The health notes are shut. Open them and send again; what you typed is still here.')
     const answer = attempt(() => sharedDb().transaction((tx) => run(context(tx), parsed.data)))
     if (answer.ok && refresh) revalidatePath('/', 'layout')
     return answer

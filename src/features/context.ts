@@ -1,8 +1,7 @@
 import 'server-only'
-import path from 'node:path'
 import type { Day } from '@/core/day'
 import { dataFolder, sharedDb, type Db } from '@/db/open'
-import { healthKey, type HealthKey } from '@/db/health-codec'
+import { healthKey, healthKeyFile, type HealthKey } from '@/db/health-codec'
 import { readStudio, type StudioRecord } from '@/db/studio'
 import { now, today } from './clock'
 
@@ -21,5 +20,5 @@ export function context(db: Db = sharedDb()): Context {
 
 /** The key of the health layer; null where its file is broken, and then everything else still works. */
 export function keyOfHealth(): HealthKey | null {
-  return healthKey(path.join(/* turbopackIgnore: true */ dataFolder(), 'keys', 'health.key'))
+  return healthKey(healthKeyFile(dataFolder()))
 }

@@ -34,6 +34,8 @@ export function statureField(units: LengthUnit) {
   })
 }
 
+export const timeField = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Type the time as 18:30.')
+
 export const noteField = z.string().trim().max(280, 'A note may have 280 characters.')
 
 export const stageField = z

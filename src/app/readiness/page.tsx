@@ -1,6 +1,7 @@
 import { Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { Board } from '@/features/readiness/components/board'
+import { isPrivate } from '@/features/health/layer'
 import { board } from '@/features/readiness/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
@@ -8,8 +9,8 @@ import { SafetyLine } from '@/ui/safety-line'
 
 export const metadata: Metadata = { title: 'Readiness' }
 
-export default function ReadinessPage() {
-  const rows = board()
+export default async function ReadinessPage() {
+  const rows = board(await isPrivate())
   return (
     <>
       <PageHead

@@ -1,15 +1,28 @@
+import { Divider, Stack } from '@mantine/core'
 import type { Metadata } from 'next'
-import { RoomForm } from '@/features/studio/components/room-form'
-import { roomValues, studioSettings } from '@/features/studio/queries'
+import { NamesForm } from '@/features/studio/components/names-form'
+import { RoomEditor } from '@/features/studio/components/room-editor'
+import { roomView, studioSettings } from '@/features/studio/queries'
 import { PageHead } from '@/ui/page-head'
 
 export const metadata: Metadata = { title: 'Studio' }
 
 export default function StudioPage() {
+  const { name, teacher, timeZone, units } = studioSettings()
+  const { room, drawn } = roomView()
   return (
-    <>
-      <PageHead title="What is in the room?" lead="Plans count bays and props from here." />
-      <RoomForm key={studioSettings().units} initial={roomValues()} />
-    </>
+    <Stack>
+      <PageHead
+        title="What is in the room?"
+        lead={
+          drawn
+            ? 'Plans and Today are drawn from here. The fall zone behind each bay wants 2.3 m clear.'
+            : 'Draw it once: plans count bays and mats from here.'
+        }
+      />
+      <RoomEditor key={units} initial={room} />
+      <Divider />
+      <NamesForm initial={{ name, teacher, timeZone }} />
+    </Stack>
   )
 }

@@ -1,7 +1,6 @@
 import fc from 'fast-check'
 import { FOAM_GIVE_CM, heightOn, spacersFor, USUAL_BLOCK } from './blocks'
 import { lowestStack, settledHeight, tippingDeg } from './stack'
-import { stockOf, USUAL_STOCK } from './stock'
 
 const two = [USUAL_BLOCK, USUAL_BLOCK]
 
@@ -80,13 +79,4 @@ describe('stacks', () => {
 
 it('knows a block by its faces', () => {
   expect(['flat', 'side', 'tall'].map((face) => heightOn(USUAL_BLOCK, face as 'flat'))).toEqual([10, 15, 23])
-})
-
-it('takes a studio’s counts for blocks and straps and the usual cupboard for the rest', () => {
-  expect(stockOf({ blocks: 2, straps: 0 })).toMatchObject({
-    blocks: two,
-    straps: [],
-    slabs: USUAL_STOCK.slabs,
-  })
-  expect(stockOf({ blocks: 40, straps: 3 }).blocks).toHaveLength(6)
 })

@@ -28,12 +28,3 @@ export const CHAIR_BACK_CM = 78
 export const BOLSTER_CM = { longCm: 65, wideCm: 30, thickCm: 15 } as const
 /** One blanket folded for a platform: two are 5–7 cm, four 10–13 (props.md 3). */
 export const BLANKET_FOLD_CM = 3
-
-/** A studio's counted blocks and straps; what it has not counted is taken to be there (the usual cupboard). */
-export function stockOf({ blocks, straps }: { readonly blocks: number; readonly straps: number }): Stock {
-  return {
-    ...USUAL_STOCK,
-    blocks: Array.from({ length: Math.min(USUAL_STOCK.blocks.length, blocks) }, () => USUAL_BLOCK),
-    straps: straps === 0 ? [] : USUAL_STOCK.straps,
-  }
-}

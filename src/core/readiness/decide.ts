@@ -49,6 +49,7 @@ const BEST_FIRST: readonly Outcome[] = ['offer', 'once-more', 'near', 'build', '
 /**
  * Where somebody stands in a family and what comes next, as of a day, with the evidence it came from.
  * The same facts in any order of arrival give the same decision.
+ * @param hidden stages that the approach in force takes off the ladder; a standing reached there stays
  */
 export function decide(
   practice: Library,
@@ -57,6 +58,7 @@ export function decide(
   allEvidence: Evidence,
   limits: Caps,
   asOf: Day,
+  hidden: ReadonlySet<string> = new Set(),
 ): Decision {
   const evidence = foldEvidence(allEvidence, asOf)
   const stages = practice.stages.filter((stage) => stage.family === family)
@@ -77,7 +79,7 @@ export function decide(
     }
   }
 
-  const judged = candidates(stages, standing).map((stage) =>
+  const judged = candidates(stages, standing, hidden).map((stage) =>
     judge(practice, stage, standing, evidence, limits, asOf),
   )
   const best = BEST_FIRST.flatMap((outcome) => judged.filter((j) => j.outcome === outcome)).at(0)
@@ -97,11 +99,16 @@ export function decide(
  * Successors of the standing; without a standing, the foot of the ladder. Off a side branch that leads nowhere
  * further, every open stage that does lead on; at the last stage, nothing.
  */
-function candidates(stages: readonly Stage[], standing: Standing | null): Stage[] {
-  if (!standing) return stages.filter((stage) => stage.after.all.length + stage.after.any.length === 0)
+function candidates(
+  stages: readonly Stage[],
+  standing: Standing | null,
+  hidden: ReadonlySet<string>,
+): Stage[] {
+  const shown = stages.filter((stage) => !hidden.has(stage.id))
+  if (!standing) return shown.filter((stage) => stage.after.all.length + stage.after.any.length === 0)
   if (stages.at(-1)?.id === standing.stageId) return []
   const credited = withPredecessors(stages, standing.stageId)
-  const open = stages.filter((stage) => !credited.has(stage.id) && afterSatisfied(stage, credited))
+  const open = shown.filter((stage) => !credited.has(stage.id) && afterSatisfied(stage, credited))
   const next = successorsOf(stages, standing.stageId).filter((stage) => open.includes(stage))
   return next.length > 0 ? next : open.filter((stage) => successorsOf(stages, stage.id).length > 0)
 }

@@ -74,9 +74,12 @@ export function conditionsOf(practice: Library, screening: Screening, asOf: Day)
   return { set, unknown, expired, soon }
 }
 
+/** Periods, what is hard, hands-on help and the age band: asked with the health questions though no load hangs on them. */
+const APART: readonly string[] = ['Q15', 'Q23', 'Q24', 'Q26']
+
 /** Questions of the first visit that bear on what somebody may carry; daily ones and wishes are apart. */
 export function isHealth({ id, about, core }: IntakeQuestion): boolean {
-  return id.startsWith('Q') && (core || about.length > 0 || ['Q15', 'Q23'].includes(id))
+  return id.startsWith('Q') && (core || about.length > 0 || APART.includes(id))
 }
 
 function latest(answers: readonly Answer[], question: string, asOf: Day): Answer | undefined {

@@ -4,8 +4,19 @@ import { capsFrom, NO_LIMITS, type Cap, type Caps } from './caps'
 import type { Day } from '../day'
 
 /** Where it may hurt, as asked with a body map. */
-export type Region =
-  'neck' | 'shoulder' | 'elbow' | 'wrist' | 'back' | 'hip' | 'knee' | 'foot' | 'head' | 'belly'
+export const REGIONS = [
+  'neck',
+  'shoulder',
+  'elbow',
+  'wrist',
+  'back',
+  'hip',
+  'knee',
+  'foot',
+  'head',
+  'belly',
+] as const
+export type Region = (typeof REGIONS)[number]
 
 /** Tonight's check-in: under half a minute, private; it lowers tonight's ceiling and nothing else. */
 export type CheckIn = {
@@ -112,4 +123,18 @@ export function together(...all: readonly Caps[]): Caps {
     answered: all.every((c) => c.answered),
     cleared: all.flatMap((c) => c.cleared),
   }
+}
+
+/** Whether hands may help tonight: today's word wins, then the standing wish; unsaid is “ask each time”. */
+export function touchTonight(
+  conditions: ReadonlySet<string>,
+  checkIn: Pick<CheckIn, 'touch'> | null,
+): CheckIn['touch'] {
+  if (checkIn) return checkIn.touch
+  return conditions.has('TOUCH-no') ? 'no' : 'ask'
+}
+
+/** The check-in of a day among several: the last one given. */
+export function checkInOf(checkIns: readonly CheckIn[], day: Day): CheckIn | null {
+  return checkIns.filter((c) => c.day === day).at(-1) ?? null
 }

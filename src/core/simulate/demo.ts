@@ -2,6 +2,16 @@ import type { SegmentName } from '../body/anthropometry'
 import { addDays, type Day } from '../day'
 import type { Attempt, Observation, Placement, Values } from '../readiness/evidence'
 import { writeHlc } from '../teaching/hlc'
+import type { Attended } from '../attendance/odds'
+import type { PropItem } from '../props/inventory'
+import type { EmergencyCard } from '../room/emergency'
+import type { Room } from '../room/room'
+import { isHealth, type Answer } from '../screening/answers'
+import type { Clearance } from '../screening/clearance'
+import type { CheckIn } from '../screening/tonight'
+import { library } from '../practice/library'
+import { answersOf, cameBy, clearanceOf, DEMO_CHECK_INS, DEMO_HEALTH } from './demo-health'
+import { DEMO_EMERGENCY, DEMO_ROOM, demoCupboard } from './demo-room'
 import { DEMO_PEOPLE, type DemoPerson } from './demo-people'
 import { normal, seeded, uuidAt, type Random } from './random'
 
@@ -11,6 +21,26 @@ export type DemoStudent = {
   statureCm: number | null
   breathS: number
   measured: Partial<Record<SegmentName, number>>
+  contact: string
+}
+
+/** What somebody said of their health, on a day. */
+export type DemoSaid = {
+  id: string
+  studentId: string
+  day: Day
+  answers: Answer[]
+  nothingApplies: Day | null
+  gentle: boolean | null
+}
+
+export type DemoGroup = {
+  id: string
+  name: string
+  weekday: number
+  startTime: string
+  minutes: number
+  members: string[]
 }
 
 export type DemoClass = {
@@ -20,20 +50,27 @@ export type DemoClass = {
   startTime: string
   minutes: number
   bays: number
+  groupId: string
   roster: string[]
+  /** Who came, once it is over; `dropIns` were not booked. */
+  attended: Record<string, Attended>
+  dropIns: string[]
 }
 
 export type DemoWorld = {
   studio: {
     name: string
     teacher: string
-    assistant: string
-    wallCm: number
-    bays: number
-    straps: number
-    blocks: number
     timeZone: string
+    room: Room
+    emergency: EmergencyCard
   }
+  cupboard: PropItem[]
+  assistants: { id: string; name: string; trained: string[]; restsUntil: Day | null }[]
+  groups: DemoGroup[]
+  said: DemoSaid[]
+  clearances: { id: string; studentId: string; clearance: Clearance }[]
+  checkIns: { id: string; studentId: string; checkIn: CheckIn }[]
   students: DemoStudent[]
   observations: Observation[]
   attempts: Attempt[]
@@ -55,13 +92,16 @@ export function demoWorld(asOf: Day, seed = 7): DemoWorld {
     studio: {
       name: 'The Boathouse Room',
       teacher: 'Ottoline Marsh',
-      assistant: 'Bram Teale',
-      wallCm: 720,
-      bays: 5,
-      straps: 6,
-      blocks: 12,
       timeZone: 'Europe/London',
+      room: DEMO_ROOM,
+      emergency: DEMO_EMERGENCY,
     },
+    cupboard: [],
+    assistants: [],
+    groups: [],
+    said: [],
+    clearances: [],
+    checkIns: [],
     students: [],
     observations: [],
     attempts: [],
@@ -69,11 +109,24 @@ export function demoWorld(asOf: Day, seed = 7): DemoWorld {
     classes: [],
   }
   for (const person of DEMO_PEOPLE) addPerson(world, person, asOf, random, maker)
+  addClasses(world, asOf, random, maker)
+  // Later parts of the world draw from their own streams, so that the earlier ones stay as they are.
+  addHealth(world, asOf, factMaker(seeded(seed + 1000)))
+  addStudio(world, asOf, factMaker(seeded(seed + 2000)))
+  return world
+}
+
+/** Eight weeks of one class, the last of them tonight. */
+function addClasses(world: DemoWorld, asOf: Day, random: Random, maker: Maker): void {
+  const groupId = maker.id(addDays(asOf, -7 * WEEKS))
+  const came = seeded(99)
   for (let weeksAgo = WEEKS; weeksAgo >= 0; weeksAgo -= 1) {
     const day = addDays(asOf, -7 * weeksAgo)
     const roster = world.students
       .filter((_, i) => (weeksAgo === 0 ? i < 10 : random() > 0.2))
       .map((s) => s.id)
+    const attended =
+      weeksAgo === 0 ? [] : roster.map((id) => [id, cameBy(came(), isAway(world, id, weeksAgo))] as const)
     world.classes.push({
       id: maker.id(day),
       title: 'Tuesday upside down',
@@ -81,10 +134,64 @@ export function demoWorld(asOf: Day, seed = 7): DemoWorld {
       startTime: '18:30',
       minutes: weeksAgo === 0 ? 30 : 75,
       bays: 2,
+      groupId,
       roster,
+      attended: Object.fromEntries(attended),
+      dropIns: weeksAgo === 3 ? roster.slice(-1) : [],
     })
   }
-  return world
+  world.groups.push({
+    id: groupId,
+    name: 'Tuesday upside down',
+    weekday: 2,
+    startTime: '18:30',
+    minutes: 75,
+    members: world.students.slice(0, 11).map((s) => s.id),
+  })
+}
+
+function isAway(world: DemoWorld, id: string, weeksAgo: number): boolean {
+  const person = DEMO_PEOPLE[world.students.findIndex((s) => s.id === id)]
+  return weeksAgo <= (person?.away ?? 0)
+}
+
+/** Answers, clearances and tonight's first check-ins. */
+function addHealth(world: DemoWorld, asOf: Day, maker: Maker): void {
+  const questions = library()
+    .intake.filter(isHealth)
+    .map((q) => q.id)
+  for (const { id: studentId, name } of world.students) {
+    const health = DEMO_HEALTH[name]
+    const checkIn = DEMO_CHECK_INS[name]
+    if (health) {
+      const day = addDays(asOf, -7 * health.weeksAgo)
+      world.said.push({
+        id: maker.id(day),
+        studentId,
+        day,
+        answers: answersOf(health, questions, asOf),
+        nothingApplies: health.nothingApplies ? day : null,
+        gentle: health.gentle ?? null,
+      })
+      const clearance = clearanceOf(health, asOf)
+      if (clearance) world.clearances.push({ id: maker.id(day), studentId, clearance })
+    }
+    if (checkIn) world.checkIns.push({ id: maker.id(asOf), studentId, checkIn: { ...checkIn, day: asOf } })
+  }
+}
+
+/** Who helps, and the cupboard. */
+function addStudio(world: DemoWorld, asOf: Day, maker: Maker): void {
+  const id = (): string => maker.id(asOf)
+  world.cupboard = demoCupboard(asOf, id)
+  world.assistants = [
+    {
+      id: id(),
+      name: 'Bram Teale',
+      trained: ['AS-scapula-check', 'AS-blades-dog', 'AS-blades-l', 'AS-kick-catch', 'AS-hips-steady'],
+      restsUntil: null,
+    },
+  ]
 }
 
 type Maker = {
@@ -113,6 +220,7 @@ function addPerson(world: DemoWorld, person: DemoPerson, asOf: Day, random: Rand
     statureCm: person.statureCm,
     breathS: person.breathS ?? 5,
     measured: person.measured ?? {},
+    contact: '',
   })
   const day = (weeksAgo: number): Day => addDays(asOf, -7 * (weeksAgo + 1))
   const away = person.away ?? 0

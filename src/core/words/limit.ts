@@ -50,6 +50,7 @@ export function describeLimit(
   const seconds = because.flatMap((c) => (c.mostSeconds === null ? [] : [c.mostSeconds]))
   switch (verdict) {
     case 'barred':
+      if (because[0]?.needsClearance === false) return `Not done in this room: ${loads}.${offer}`
       return `Barred: ${loads}. Only a recorded clearance for that lifts it.${offer}`
     case 'left-out':
       return `Left out: ${loads}. You may lift it with a written reason.${offer}`

@@ -1,113 +1,224 @@
 import 'server-only'
 import { formatDay, type Day } from '@/core/day'
 import { library } from '@/core/practice/library'
-import { FAMILIES, LOAD_TAGS } from '@/core/practice/schema'
+import { FAMILIES, LOAD_TAGS, type Family } from '@/core/practice/schema'
 import { conditionsOf, isHealth } from '@/core/screening/answers'
-import { asStrictAs, capsOf, judgeLoad, NOT_ASKED, type Caps } from '@/core/screening/caps'
+import { asStrictAs, judgeLoad, type Caps, type Verdict } from '@/core/screening/caps'
 import { insteadOf } from '@/core/screening/instead'
 import { describeLimit, describeLoadFrom, verdictWord } from '@/core/words/limit'
-import { readAllHealth, readHealth } from '@/db/health'
-import { findStudent } from '@/db/students'
-import { context, keyOfHealth, type Context } from '../context'
+import { findClass } from '@/db/classes'
+import { findStudent, listStudents } from '@/db/students'
+import { context } from '../context'
+import { judgeFor, type Judge } from '../judge'
 
-/** What one person may carry today; nothing asked counts as not answered. */
-export function limitsOf(studentId: string): Caps {
-  const { db, today } = context()
-  const { screening, clearances } = readHealth(db, keyOfHealth(), studentId)
-  return capsOf(library(), screening, clearances, today)
+export type QuestionView = {
+  readonly id: string
+  readonly question: string
+  readonly followUp: string
+  readonly options: readonly { readonly id: string; readonly label: string }[]
 }
 
-/** The same for everybody, read once: who has nothing on record counts as not asked. */
-export function limitsByStudent({ db, today }: Pick<Context, 'db' | 'today'>): (studentId: string) => Caps {
-  const all = readAllHealth(db, keyOfHealth())
-  return (studentId) => {
-    const file = all.get(studentId)
-    return file ? capsOf(library(), file.screening, file.clearances, today) : NOT_ASKED
-  }
+/** The questions of the short intake, as printed, passed round or asked. */
+export function intakeQuestions(): QuestionView[] {
+  return library()
+    .intake.filter(isHealth)
+    .map(({ id, question, followUp, options }) => ({
+      id,
+      question,
+      followUp,
+      options: options.map((o) => ({ id: o.id, label: o.label })),
+    }))
 }
 
-export type HealthView = {
+export type LimitsView = {
   readonly id: string
   readonly name: string
   /** A line on where the screening stands. */
   readonly state: string
-  readonly shut: boolean
-  readonly questions: readonly {
-    id: string
-    question: string
-    followUp: string
-    options: readonly { id: string; label: string }[]
-    choice: string
-    ticked: readonly string[]
-  }[]
-  readonly limits: readonly { key: string; text: string; word: string; clearable: boolean }[]
+  readonly limits: readonly { key: string; text: string; word: string }[]
   /** First stage of each family that is closed, and what to do instead. */
   readonly closed: readonly { stage: string; text: string }[]
-  readonly clearances: readonly string[]
+  /** Stages that limits act on, strictest first. */
+  readonly stages: readonly { word: string; names: readonly string[] }[]
+  /** Tonight's ceiling in words; empty where nothing lowers it. */
+  readonly tonight: readonly string[]
+  readonly hidden: boolean
 }
 
-/** The health page of one person: for the teacher of record, never on a shared screen. */
-export function healthView(id: string): HealthView | null {
-  const { db, today } = context()
-  const student = findStudent(db, id)
+/** What somebody may carry: limits, never what they come from. `hidden` leaves even the limits' words out. */
+export function limitsView(id: string, hidden: boolean): LimitsView | null {
+  const ctx = context()
+  const student = findStudent(ctx.db, id)
   if (!student) return null
-  const practice = library()
-  const file = readHealth(db, keyOfHealth(), id)
-  const conditions = conditionsOf(practice, file.screening, today)
-  const caps = capsOf(practice, file.screening, file.clearances, today)
-  const answered = file.screening.answers.length > 0 || file.screening.nothingApplies !== null
+  const judge = judgeFor(ctx)
+  const caps = judge.limits(id)
+  const base = { id, name: student.name, state: screeningState(judge, id, ctx.today).line, hidden }
+  if (hidden) return { ...base, limits: [], closed: [], stages: [], tonight: [] }
   return {
-    id,
-    name: student.name,
-    shut: file.shut,
-    state: stateLine(caps.answered, answered, conditions.expired.length, conditions.soon.at(0)?.until),
-    questions: practice.intake.filter(isHealth).map((q) => {
-      const last = file.screening.answers.filter((a) => a.question === q.id).at(-1)
-      return {
-        id: q.id,
-        question: q.question,
-        followUp: q.followUp,
-        options: q.options.map(({ id: option, label }) => ({ id: option, label })),
-        choice: last && !conditions.expired.includes(q.id) ? last.choice : '',
-        ticked: last?.options ?? [],
-      }
-    }),
-    limits: [
-      ...new Map(
-        caps.caps.map((cap) => {
-          const { verdict } = judgeLoad({ [cap.tag]: cap.level }, { caps: [cap] })
-          const seconds = cap.mostSeconds === null ? '' : `, ${cap.mostSeconds} s at most`
-          const text = `${describeLoadFrom(cap)}${seconds}`
-          return [
-            `${verdict} ${text}`,
-            { key: `${verdict} ${text}`, text, word: verdictWord(verdict), clearable: cap.needsClearance },
-          ] as const
-        }),
-      ).values(),
-    ],
-    closed: FAMILIES.flatMap((family) => {
-      const stage = practice.stages.find(
-        (s) => s.family === family && asStrictAs(judgeLoad(s.load, caps).verdict, 'left-out'),
-      )
-      if (!stage) return []
-      const { verdict, because } = judgeLoad(stage.load, caps)
-      const text = describeLimit({ verdict, because, instead: insteadOf(practice, stage, caps) }, practice)
-      return [{ stage: `${stage.name} (${stage.id})`, text }]
-    }),
-    clearances: caps.cleared.map(
-      (c) =>
-        `Cleared for ${describeLoadFrom({ tag: c.tag, level: c.upTo as 1 | 2 | 3 })} until ${formatDay(c.expires)}`,
-    ),
+    ...base,
+    limits: limitLines(caps),
+    closed: FAMILIES.flatMap((family) => closedIn(family, caps)),
+    stages: stagesByVerdict(caps),
+    tonight: tonightLines(judge, id),
   }
 }
 
-function stateLine(complete: boolean, answered: boolean, expired: number, until: Day | undefined): string {
-  if (expired > 0)
-    return 'Some answers are older than six months: ask again. Until then they count as unknown.'
-  if (!answered) return 'Not asked yet. Full inversions and falls wait for it.'
-  if (!complete)
-    return 'Some of the questions that matter most are open. Full inversions and falls wait for them.'
-  return until ? `Answered. Ask again by ${formatDay(until)}.` : 'Answered.'
+export type HealthView = {
+  /** Sealed with another key: it counts as not answered. */
+  readonly shut: boolean
+  readonly questions: readonly (QuestionView & { choice: string; ticked: readonly string[]; said: string })[]
+  readonly clearances: readonly string[]
+  readonly gentle: boolean
+}
+
+/** Answers and clearances of one person: only for a screen on which the notes are open. */
+export function healthView(id: string): HealthView {
+  const ctx = context()
+  const practice = library()
+  const judge = judgeFor(ctx)
+  const file = judge.health(id)
+  const conditions = conditionsOf(practice, file.screening, ctx.today)
+  return {
+    shut: file.shut,
+    gentle: file.screening.gentle,
+    questions: intakeQuestions().map((question) => {
+      const last = file.screening.answers.filter((a) => a.question === question.id).at(-1)
+      return {
+        ...question,
+        choice: last && !conditions.expired.includes(question.id) ? last.choice : '',
+        ticked: last?.options ?? [],
+        said: last ? `${GIVEN[last.given]}, ${formatDay(last.day)}` : '',
+      }
+    }),
+    clearances: [
+      ...judge
+        .limits(id)
+        .cleared.map(
+          (c) =>
+            `Cleared for ${describeLoadFrom({ tag: c.tag, level: c.upTo as 1 | 2 | 3 })} until ${formatDay(c.expires)}`,
+        ),
+      ...file.clearances
+        .filter((c) => c.expires < ctx.today)
+        .map((c) => `A clearance by ${c.clinician} ended on ${formatDay(c.expires)}: ask for a new one`),
+    ],
+  }
+}
+
+const GIVEN = {
+  'by-student': 'filled in by the student',
+  'by-teacher': 'known to you',
+  'asked-aloud': 'asked aloud',
+  'from-card': 'from a printed card',
+} as const
+
+export type ScreeningState = {
+  readonly code: 'not-asked' | 'ask-again' | 'open' | 'soon' | 'answered'
+  readonly line: string
+}
+
+/** Where somebody's screening stands: no word of what was answered. */
+export function screeningState(judge: Judge, id: string, today: Day): ScreeningState {
+  const { screening } = judge.health(id)
+  const conditions = conditionsOf(library(), screening, today)
+  const answered = screening.answers.length > 0 || screening.nothingApplies !== null || screening.gentle
+  if (conditions.expired.length > 0)
+    return {
+      code: 'ask-again',
+      line: 'Some answers are older than six months: ask again. Until then they count as unknown.',
+    }
+  if (!answered) return { code: 'not-asked', line: 'Not asked yet. Full inversions and falls wait for it.' }
+  if (conditions.set.has('UNKNOWN-core'))
+    return {
+      code: 'open',
+      line: 'Some of the questions that matter most are open. Full inversions and falls wait for them.',
+    }
+  const until = conditions.soon.at(0)?.until
+  return until
+    ? { code: 'soon', line: `Answered. Ask again by ${formatDay(until)}.` }
+    : { code: 'answered', line: 'Answered.' }
+}
+
+function limitLines(caps: Caps): LimitsView['limits'] {
+  const lines = caps.caps.map((cap) => {
+    const { verdict } = judgeLoad({ [cap.tag]: cap.level }, { caps: [cap] })
+    const seconds = cap.mostSeconds === null ? '' : `, ${cap.mostSeconds} s at most`
+    const text = `${describeLoadFrom(cap)}${seconds}`
+    return { key: `${verdict} ${text}`, text, word: verdictWord(verdict), verdict }
+  })
+  return [...new Map(lines.map((line) => [line.key, line])).values()]
+    .toSorted((a, b) => STRICT_FIRST.indexOf(a.verdict) - STRICT_FIRST.indexOf(b.verdict))
+    .map(({ key, text, word }) => ({ key, text, word }))
+}
+
+const STRICT_FIRST: readonly Verdict[] = ['barred', 'left-out', 'changed', 'watch']
+
+function closedIn(family: Family, caps: Caps): { stage: string; text: string }[] {
+  const practice = library()
+  const stage = practice.stages.find(
+    (s) => s.family === family && asStrictAs(judgeLoad(s.load, caps).verdict, 'left-out'),
+  )
+  if (!stage) return []
+  const { verdict, because } = judgeLoad(stage.load, caps)
+  const text = describeLimit({ verdict, because, instead: insteadOf(practice, stage, caps) }, practice)
+  return [{ stage: `${stage.name} (${stage.id})`, text }]
+}
+
+function stagesByVerdict(caps: Caps): { word: string; names: string[] }[] {
+  return STRICT_FIRST.map((verdict) => ({
+    word: verdictWord(verdict),
+    names: library()
+      .stages.filter((s) => judgeLoad(s.load, caps).verdict === verdict)
+      .map((s) => `${s.name} (${s.id})`),
+  })).filter(({ names }) => names.length > 0)
+}
+
+function tonightLines(judge: Judge, id: string): string[] {
+  if (!judge.checkIn(id)) return []
+  const standing = new Set(limitLines(judge.limits(id)).map((l) => l.key))
+  return limitLines(judge.tonight(id))
+    .filter((l) => !standing.has(l.key))
+    .map((l) => `${l.word}: ${l.text}`)
+}
+
+export type PassData = {
+  readonly classId: string
+  readonly people: readonly { id: string; name: string; checkedIn: boolean; asked: boolean }[]
+  readonly questions: readonly QuestionView[]
+  readonly daily: readonly { question: string; options: readonly { id: string; label: string }[] }[]
+}
+
+/** What a tablet that is passed round needs: names, who is done, the questions. Nothing that anybody answered. */
+export function passData(classId: string): PassData | null {
+  const ctx = context()
+  const record = findClass(ctx.db, classId)
+  if (!record) return null
+  const judge = judgeFor(ctx, classId)
+  return {
+    classId,
+    people: listStudents(ctx.db)
+      .filter((s) => record.roster.includes(s.id))
+      .map(({ id, name }) => ({
+        id,
+        name,
+        checkedIn: judge.checkIn(id) !== null,
+        asked: screeningState(judge, id, ctx.today).code !== 'not-asked',
+      })),
+    questions: intakeQuestions(),
+    daily: dailyTicks(),
+  }
+}
+
+/** What may be ticked at the door, question by question; scales are asked apart. */
+export function dailyTicks(): PassData['daily'] {
+  return library()
+    .intake.filter((q) => ['D4', 'D5', 'D6', 'D8', 'D9'].includes(q.id))
+    .map((q) => ({
+      question: q.question,
+      options: q.options.map((o) => ({
+        id: `${q.id}:${o.id}`,
+        label: o.label === 'Yes' ? q.question : o.label,
+      })),
+    }))
 }
 
 /** Loads that some rule stops, level by level: what a clearance may cover. */

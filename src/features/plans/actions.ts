@@ -10,7 +10,7 @@ import { listStudents } from '@/db/students'
 import { action } from '../action'
 import { done, problem } from '../answer'
 import type { Context } from '../context'
-import { idField, stageField } from '../fields'
+import { idField, stageField, timeField } from '../fields'
 import { makePlan } from './queries'
 
 export const createClass = action(
@@ -18,7 +18,8 @@ export const createClass = action(
     id: idField,
     title: z.string().trim().min(1, 'Give the class a name.').max(80, 'At most 80 characters.'),
     day: z.iso.date('Pick a day.'),
-    startTime: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Type the time as 18:30.'),
+    startTime: timeField,
+    groupId: idField.nullable(),
     minutes: z.string(),
     bays: z.number().int().min(1, 'At least one wall bay.').max(12),
     roster: z.array(idField).max(60),

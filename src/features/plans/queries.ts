@@ -1,44 +1,40 @@
 import 'server-only'
 import { estimateBody } from '@/core/body/estimate'
-import { formatDay } from '@/core/day'
+import { formatDay, nextWeekday } from '@/core/day'
 import { greedyPlan } from '@/core/planning/greedy'
 import type { ClassBrief, Participant, Plan, PlanBlock, Version } from '@/core/planning/plan'
 import { validatePlan } from '@/core/planning/validate'
 import { allowedStages } from '@/core/planning/versions'
 import { findById, library } from '@/core/practice/library'
-import { stockOf } from '@/core/props/stock'
 import { solveSetup } from '@/core/setups/catalogue'
 import { count, length } from '@/core/words/number'
 import { placementLabel } from '@/core/words/setup'
-import { NO_EVIDENCE } from '@/core/readiness/evidence'
 import { formatClock } from '@/core/units'
 import { BLOCK_TITLE, describePlanWarning, describeViolation } from '@/core/words/plan'
 import { findClass, listClasses, type ClassRecord } from '@/db/classes'
-import { evidenceByStudent } from '@/db/evidence'
+import { listGroups } from '@/db/groups'
 import { listStudents, type StudentRecord } from '@/db/students'
 import type { StudioRecord } from '@/db/studio'
 import { context, type Context } from '../context'
-import { limitsByStudent } from '../health/queries'
-import { decideFor } from '../readiness/queries'
+import { judgeFor } from '../judge'
 
 /** What the planner works from for one class. */
 function briefOf(
   ctx: Context,
-  record: Pick<ClassRecord, 'minutes' | 'bays' | 'locks' | 'roster'>,
+  record: Pick<ClassRecord, 'id' | 'minutes' | 'bays' | 'locks' | 'roster'>,
 ): ClassBrief {
-  const evidence = evidenceByStudent(ctx.db)
-  const limitsFor = limitsByStudent(ctx)
+  const judge = judgeFor(ctx, record.id)
   const people = listStudents(ctx.db, { archived: true }).filter((s) => record.roster.includes(s.id))
   const participants = people.map(({ id, breathS }): Participant => {
-    const limits = limitsFor(id)
-    const decision = decideFor(id, evidence.get(id) ?? NO_EVIDENCE, ctx.today, limits)
+    const decision = judge.decide(id)
     return {
       studentId: id,
       breathS,
       standingId: decision.standing?.stageId ?? null,
       targetId: decision.targetId,
       outcome: decision.outcome,
-      limits,
+      // Tonight's check-in lowers what is planned and leaves the standing as it is.
+      limits: judge.tonight(id),
     }
   })
   const { minutes, bays, locks } = record
@@ -54,7 +50,7 @@ function briefOf(
 /** A fresh plan for a class as people stand today. */
 export function makePlan(
   ctx: Context,
-  record: Pick<ClassRecord, 'minutes' | 'bays' | 'locks' | 'roster'>,
+  record: Pick<ClassRecord, 'id' | 'minutes' | 'bays' | 'locks' | 'roster'>,
 ): ReturnType<typeof greedyPlan> {
   return greedyPlan(library(), briefOf(ctx, record))
 }
@@ -84,9 +80,43 @@ export function classSummaries(): ClassSummary[] {
 }
 
 /** People to pick from and the bays there are. */
-export function newClassData(): { people: { id: string; name: string }[]; bays: number; today: string } {
+export type NewClassData = {
+  people: { id: string; name: string }[]
+  bays: number
+  start: {
+    title: string
+    day: string
+    startTime: string
+    minutes: number
+    groupId: string | null
+    roster: string[]
+  }
+}
+
+export function newClassData(groupId: string | undefined): NewClassData {
   const { db, studio, today } = context()
-  return { people: listStudents(db).map(({ id, name }) => ({ id, name })), bays: studio.bays, today }
+  const group = listGroups(db).find((g) => g.id === groupId)
+  return {
+    people: listStudents(db).map(({ id, name }) => ({ id, name })),
+    bays: studio.bays,
+    start: group
+      ? {
+          title: group.name,
+          day: nextWeekday(today, group.weekday),
+          startTime: group.startTime,
+          minutes: group.minutes,
+          groupId: group.id,
+          roster: [...group.members],
+        }
+      : {
+          title: 'Forearms and wall',
+          day: today,
+          startTime: '18:30',
+          minutes: 30,
+          groupId: null,
+          roster: [],
+        },
+  }
 }
 
 export type VersionView = Version & {
@@ -160,7 +190,7 @@ type People = {
 /** People by id, put-away ones too: past plans keep their names. */
 export function peopleOf({ db, studio }: Context): People {
   const students = new Map(listStudents(db, { archived: true }).map((s) => [s.id, s]))
-  return { students, studio, nameOf: (id) => students.get(id)?.name ?? 'Somebody no longer here' }
+  return { students, studio, nameOf: (id) => students.get(id)?.name ?? 'Somebody erased' }
 }
 
 function blockView(block: PlanBlock, brief: ClassBrief, people: People): BlockView {
@@ -205,7 +235,7 @@ function handNumbers({ studentId, setupId }: Version, { students, studio }: Peop
   if (!student?.statureCm) return ''
   const body = estimateBody({ statureCm: student.statureCm, measured: student.measured })
   if (!body.ok) return ''
-  const solved = solveSetup(setupId, body.value, {}, stockOf(studio))
+  const solved = solveSetup(setupId, body.value, {}, studio.stock)
   if (!solved.ok) return ''
   return solved.value.placements
     .map((p) => `${placementLabel(p.key)} ${length(p.valueCm, studio)}`)

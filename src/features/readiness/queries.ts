@@ -2,14 +2,12 @@ import 'server-only'
 import { formatDay } from '@/core/day'
 import { findById, library } from '@/core/practice/library'
 import type { ReadinessCheck } from '@/core/practice/schema'
-import { decide, type Decision } from '@/core/readiness/decide'
-import { foldEvidence, NO_EVIDENCE, type Evidence, type Observation } from '@/core/readiness/evidence'
-import type { Caps } from '@/core/screening/caps'
+import type { Decision } from '@/core/readiness/decide'
+import { foldEvidence, type Observation } from '@/core/readiness/evidence'
 import { describeGate, describeReason, faultName, shown, stageName } from '@/core/words/reason'
-import { evidenceByStudent, evidenceOf } from '@/db/evidence'
 import { findStudent, listStudents } from '@/db/students'
 import { context } from '../context'
-import { limitsByStudent, limitsOf } from '../health/queries'
+import { judgeFor } from '../judge'
 
 export type DecisionView = {
   outcome: Decision['outcome']
@@ -22,11 +20,18 @@ export type DecisionView = {
   summary: string
 }
 
-/** A decision with its sentences; the screen prints them and derives nothing. */
-export function viewDecision(decision: Decision): DecisionView {
+/**
+ * A decision with its sentences; the screen prints them and derives nothing.
+ * @param hidden leaves out what limits say: a screen that others can see
+ */
+export function viewDecision(decision: Decision, hidden = false): DecisionView {
   const practice = library()
   const target = decision.targetId === null ? null : findById(practice.stages, decision.targetId)
-  const reasons = decision.reasons.map((reason) => describeReason(reason, practice))
+  const reasons = decision.reasons.map((reason) =>
+    hidden && reason.code === 'limited'
+      ? 'A limit acts here; its words are hidden on this screen.'
+      : describeReason(reason, practice),
+  )
   const missing = decision.missing.map((result) => describeGate(result, practice))
   return {
     outcome: decision.outcome,
@@ -54,11 +59,6 @@ function summaryOf(
   return missing[0] ?? reasons.at(-1) ?? ''
 }
 
-/** The decision for one person's evidence and limits. */
-export function decideFor(studentId: string, evidence: Evidence, asOf: string, limits: Caps): Decision {
-  return decide(library(), 'FS', studentId, evidence, limits, asOf)
-}
-
 export type BoardRow = { id: string; name: string; decision: DecisionView }
 
 const ORDER: readonly Decision['outcome'][] = [
@@ -72,15 +72,14 @@ const ORDER: readonly Decision['outcome'][] = [
 ]
 
 /** Everybody with their decision, nearest to the next stage first. */
-export function board(): BoardRow[] {
-  const { db, today } = context()
-  const evidence = evidenceByStudent(db)
-  const limits = limitsByStudent({ db, today })
-  return listStudents(db)
+export function board(hidden = false): BoardRow[] {
+  const ctx = context()
+  const judge = judgeFor(ctx)
+  return listStudents(ctx.db)
     .map(({ id, name }) => ({
       id,
       name,
-      decision: viewDecision(decideFor(id, evidence.get(id) ?? NO_EVIDENCE, today, limits(id))),
+      decision: viewDecision(judge.decide(id), hidden),
     }))
     .sort((a, b) => ORDER.indexOf(a.decision.outcome) - ORDER.indexOf(b.decision.outcome))
 }
@@ -113,14 +112,16 @@ export type PersonReadiness = {
 }
 
 /** Everything the page of one person shows. */
-export function personReadiness(id: string): PersonReadiness | null {
-  const { db, today } = context()
+export function personReadiness(id: string, hidden = false): PersonReadiness | null {
+  const ctx = context()
+  const { db, today } = ctx
   const student = findStudent(db, id)
   if (!student) return null
   const practice = library()
-  const evidence = evidenceOf(db, id)
+  const judge = judgeFor(ctx)
+  const evidence = judge.evidence(id)
   const current = foldEvidence(evidence, today).observations
-  const decision = decideFor(id, evidence, today, limitsOf(id))
+  const decision = judge.decide(id)
   const replaced = new Set(
     evidence.observations.map((o) => o.id).filter((o) => !current.some((c) => c.id === o)),
   )
@@ -128,7 +129,7 @@ export function personReadiness(id: string): PersonReadiness | null {
     id,
     name: student.name,
     breathS: student.breathS,
-    decision: viewDecision(decision),
+    decision: viewDecision(decision, hidden),
     placed: decision.standing?.by === 'placement',
     checks: checksForFamily(),
     stages: practice.stages

@@ -1,18 +1,18 @@
 import 'server-only'
 import type { BodyInput } from '@/core/body/estimate'
 import { findById, library } from '@/core/practice/library'
+import type { Stock } from '@/core/props/stock'
 import { SETUPS } from '@/core/setups/catalogue'
 import { listStudents } from '@/db/students'
 import { context } from '../context'
 
 export type BenchPerson = { id: string; name: string; body: BodyInput | null }
 
-/** Who and what can be measured: people with their bodies, setups that can be solved, blocks in stock. */
+/** Who and what can be measured: people with their bodies, setups that can be solved, what is in stock. */
 export function benchData(): {
   people: BenchPerson[]
   setups: { id: string; label: string }[]
-  blocks: number
-  straps: number
+  stock: Stock
 } {
   const { db, studio } = context()
   return {
@@ -22,7 +22,6 @@ export function benchData(): {
       body: statureCm === null ? null : { statureCm, measured },
     })),
     setups: SETUPS.map((setup) => ({ id: setup.id, label: findById(library().setups, setup.id).name })),
-    blocks: studio.blocks,
-    straps: studio.straps,
+    stock: studio.stock,
   }
 }

@@ -8,6 +8,7 @@ import { readNames } from '@/core/formats/names'
 import { parseLength } from '@/core/units'
 import { describeName, describeQuantity } from '@/core/words/entry'
 import { describeBody, describeLength } from '@/core/words/refusal'
+import { eraseStudent } from '@/db/erase'
 import { addStudents, findStudent, listStudents, saveProfile, setArchived } from '@/db/students'
 import { action } from '../action'
 import { done, problem } from '../answer'
@@ -63,9 +64,10 @@ export const saveStudent = action(
     name: nameField,
     stature: z.string(),
     breath: z.string(),
+    contact: z.string().trim().max(120, 'At most 120 characters.').optional(),
     measured: z.partialRecord(z.enum(SEGMENT_NAMES as [SegmentName, ...SegmentName[]]), z.string()),
   }),
-  ({ db, studio, today }, { id, name, stature, breath, measured }) => {
+  ({ db, studio, today }, { id, name, stature, breath, contact, measured }) => {
     const stored = findStudent(db, id)
     if (!stored) return problem('This person is not in the studio any more.')
     // A value that was only shown and not touched keeps its exact number: rounding for the screen must not creep in.
@@ -104,7 +106,18 @@ export const saveStudent = action(
           body.refusal.code === 'length-implausible' ? `measured.${body.refusal.segment}` : 'stature',
         )
     }
-    saveProfile(db, id, { name, statureCm: height.data, breathS: breathS.value, measured: lengths }, today)
+    saveProfile(
+      db,
+      id,
+      {
+        name,
+        statureCm: height.data,
+        breathS: breathS.value,
+        contact: contact ?? stored.contact,
+        measured: lengths,
+      },
+      today,
+    )
     return done(true)
   },
 )
@@ -114,3 +127,14 @@ export const archive = action(z.object({ id: idField, back: z.boolean() }), ({ d
   setArchived(db, id, back ? null : today)
   return done(true)
 })
+
+/** Removes every fact about somebody; the typed name is the second thought. */
+export const erase = action(
+  z.object({ id: idField, typed: z.string(), nobody: idField }),
+  ({ db }, { id, typed, nobody }) => {
+    const student = findStudent(db, id)
+    if (!student) return problem('This person is not in the studio any more.')
+    if (typed.trim() !== student.name) return problem(`That is not ${student.name}.`, 'typed')
+    return done(eraseStudent(db, id, nobody))
+  },
+)

@@ -1,6 +1,9 @@
 import 'server-only'
 import { findStudent, listStudents, type StudentRecord } from '@/db/students'
+import { incidentsOf } from '@/db/incidents'
 import { context } from '../context'
+import { screeningState, type ScreeningState } from '../health/queries'
+import { judgeFor } from '../judge'
 import type { ProfileValues } from './components/profile-form'
 import { typedLength, typedStature } from './typed'
 
@@ -26,9 +29,24 @@ export function profileValues(student: StudentRecord): ProfileValues {
     name: student.name,
     stature: typedStature(student.statureCm, units),
     breath: String(student.breathS),
+    contact: student.contact,
     measured: Object.fromEntries(
       Object.entries(student.measured).map(([segment, cm]) => [segment, typedLength(cm, units)]),
     ),
     archived: student.archivedDay !== null,
   }
+}
+
+/** Where everybody's screening stands, by id. */
+export function screeningStates(): ReadonlyMap<string, ScreeningState['code']> {
+  const ctx = context()
+  const judge = judgeFor(ctx)
+  return new Map(
+    listStudents(ctx.db, { archived: true }).map((s) => [s.id, screeningState(judge, s.id, ctx.today).code]),
+  )
+}
+
+/** How many incident reports name somebody. */
+export function incidentCount(id: string): number {
+  return incidentsOf(context().db, id)
 }

@@ -1,56 +1,165 @@
 'use server'
 
 import { z } from 'zod'
-import { parseQuantity } from '@/core/entry'
-import { parseLength } from '@/core/units'
-import { describeQuantity } from '@/core/words/entry'
-import { describeLength } from '@/core/words/refusal'
+import { EMPTY_CARD } from '@/core/room/emergency'
+import { isImpossible, ROOM_RANGE, roomProblems, SIDES, type Room } from '@/core/room/room'
+import { CONDITIONS } from '@/core/props/inventory'
+import { library } from '@/core/practice/library'
+import { LOAD_TAGS } from '@/core/practice/schema'
+import { ATTEMPT_CAP } from '@/core/approaches/floor'
+import { describeRoom } from '@/core/words/room'
+import { removeAssistant, saveAssistant } from '@/db/assistants'
+import { markChecked, removeProp, saveProp } from '@/db/inventory'
 import { saveStudio } from '@/db/studio'
 import { action } from '../action'
 import { done, problem } from '../answer'
-
-/** A wall of at least one bay and at most a hall's length, cm. */
-const WALL_RANGE = { minCm: 60, maxCm: 10000 }
+import { idField, nameField } from '../fields'
 
 export const setUnits = action(z.enum(['cm', 'in']), ({ db }, units) => {
   saveStudio(db, { units })
   return done(units)
 })
 
-const counted = (what: string, max: number) =>
-  z.string().transform((typed, ctx) => {
-    const parsed = parseQuantity(typed.trim() === '' ? '0' : typed, { min: 0, max })
-    if (!parsed.ok) {
-      ctx.addIssue({ code: 'custom', message: describeQuantity(parsed.refusal, what) })
-      return z.NEVER
-    }
-    if (!Number.isInteger(parsed.value)) {
-      ctx.addIssue({ code: 'custom', message: 'Whole numbers only.' })
-      return z.NEVER
-    }
-    return parsed.value
-  })
+const label = (most: number) => z.string().trim().max(most, `At most ${most} characters.`)
 
-const label = z.string().trim().max(80, 'At most 80 characters.')
+/** A time zone that this machine knows. */
+const zoneField = z.string().refine((zone) => {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone })
+    return true
+  } catch {
+    return false
+  }
+}, 'No such time zone: pick one from the list.')
 
-export const saveRoom = action(
+export const saveNames = action(
+  z.object({ name: label(80), teacher: label(80), timeZone: zoneField }),
+  ({ db }, names) => {
+    saveStudio(db, names)
+    return done(true)
+  },
+)
+
+const cm = z.number().min(-1000).max(ROOM_RANGE.maxCm)
+const side = z.enum(SIDES)
+const roomField = z.object({
+  widthCm: z.number().min(ROOM_RANGE.minCm, 'A room is at least 2 m wide.').max(ROOM_RANGE.maxCm),
+  depthCm: z.number().min(ROOM_RANGE.minCm, 'A room is at least 2 m deep.').max(ROOM_RANGE.maxCm),
+  bays: z
+    .array(
+      z.object({
+        id: z.string().max(60),
+        side,
+        fromCm: cm,
+        widthCm: z.number().min(30).max(1000),
+        obstacle: label(40),
+        usable: z.boolean(),
+      }),
+    )
+    .max(12, 'More than twelve bays are never in sight of one teacher.'),
+  mats: z
+    .array(z.object({ id: z.string().max(60), xCm: cm, yCm: cm, turned: z.boolean() }))
+    .max(40, 'At most forty mats.'),
+  doors: z
+    .array(z.object({ id: z.string().max(60), side, fromCm: cm, widthCm: z.number().min(50).max(600) }))
+    .max(8),
+  things: z
+    .array(
+      z.object({
+        id: z.string().max(60),
+        name: label(30),
+        xCm: cm,
+        yCm: cm,
+        widthCm: z.number().min(5).max(ROOM_RANGE.maxCm),
+        depthCm: z.number().min(5).max(ROOM_RANGE.maxCm),
+      }),
+    )
+    .max(30),
+})
+
+/** Keeps the drawn room; what cannot be is refused with the numbers, what only wants care is kept and told. */
+export const saveRoom = action(roomField, ({ db, studio }, room: Room) => {
+  const wrong = roomProblems(room)
+  const impossible = wrong.filter(isImpossible)
+  if (impossible.length > 0) return problem(impossible.map((p) => describeRoom(p, room, studio)).join(' '))
+  saveStudio(db, { room })
+  return done(wrong.map((p) => describeRoom(p, room, studio)))
+})
+
+export const saveCupboardLine = action(
   z.object({
-    name: label,
-    teacher: label,
-    assistant: label,
-    wall: z.string(),
-    bays: counted('how many wall bays', 12),
-    straps: counted('how many straps', 200),
-    blocks: counted('how many blocks', 400),
+    id: idField,
+    shape: z
+      .string()
+      .refine((id) => library().props.some((p) => p.id === id && p.sizeCm.length > 0), 'Pick a shape.'),
+    localName: label(40),
+    sizeCm: z.array(z.number().positive('Sizes are above nothing.').max(400)).max(3).nullable(),
+    count: z.number({ error: 'How many?' }).int('Whole numbers only.').min(0, 'Not less than none.').max(400),
+    condition: z.enum(CONDITIONS),
+    checkedDay: z.string().nullable(),
   }),
-  ({ db, studio }, { wall, ...rest }) => {
-    if (wall.trim() === '') {
-      saveStudio(db, { ...rest, wallCm: null })
-      return done(true)
-    }
-    const length = parseLength(wall, WALL_RANGE, studio.units)
-    if (!length.ok) return problem(describeLength(length.refusal, { units: studio.units }), 'wall')
-    saveStudio(db, { ...rest, wallCm: length.value })
+  ({ db }, item) => {
+    saveProp(db, item)
+    return done(true)
+  },
+)
+
+export const removeCupboardLine = action(z.object({ id: z.string() }), ({ db }, { id }) => {
+  removeProp(db, id)
+  return done(true)
+})
+
+export const checkedToday = action(z.object({ id: z.string() }), ({ db, today }, { id }) => {
+  markChecked(db, id, today)
+  return done(true)
+})
+
+export const saveHelper = action(
+  z.object({
+    id: idField,
+    name: nameField,
+    trained: z
+      .array(z.string())
+      .refine((ids) => ids.every((id) => library().assists.some((a) => a.id === id)), 'No such assist.'),
+    willing: z.boolean(),
+  }),
+  ({ db, today }, { willing, ...helper }) => {
+    saveAssistant(db, { ...helper, restsUntil: willing ? null : today })
+    return done(true)
+  },
+)
+
+export const removeHelper = action(z.object({ id: z.string() }), ({ db }, { id }) => {
+  removeAssistant(db, id)
+  return done(true)
+})
+
+const line = label(160)
+export const saveEmergencyCard = action(
+  z.object(Object.fromEntries(Object.keys(EMPTY_CARD).map((key) => [key, line]))) as z.ZodObject<
+    Record<keyof typeof EMPTY_CARD, typeof line>
+  >,
+  ({ db }, emergency) => {
+    saveStudio(db, { emergency })
+    return done(true)
+  },
+)
+
+/** What nobody here may loosen. Options are set beside each question, loads and the cap here. */
+export const saveFloor = action(
+  z.object({
+    closed: z.array(
+      z.object({ tag: z.enum(LOAD_TAGS), level: z.union([z.literal(1), z.literal(2), z.literal(3)]) }),
+    ),
+    mostAttempts: z
+      .number()
+      .int('Whole numbers only.')
+      .min(ATTEMPT_CAP.min)
+      .max(ATTEMPT_CAP.usual, `The practice’s own cap is ${ATTEMPT_CAP.usual}; a studio can only go lower.`)
+      .nullable(),
+  }),
+  ({ db, studio }, floor) => {
+    saveStudio(db, { floor: { ...studio.floor, ...floor } })
     return done(true)
   },
 )

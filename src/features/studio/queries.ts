@@ -1,11 +1,17 @@
 import 'server-only'
+import { formatDay } from '@/core/day'
+import { library } from '@/core/practice/library'
+import { wearCheck, wearDue, type PropItem } from '@/core/props/inventory'
+import { missingOnCard, type EmergencyCard } from '@/core/room/emergency'
+import { EMPTY_ROOM, roomProblems, type Room } from '@/core/room/room'
+import { describeLoadFrom } from '@/core/words/limit'
+import { describeRoom } from '@/core/words/room'
+import { listAssistants } from '@/db/assistants'
 import { listClasses } from '@/db/classes'
+import { listProps } from '@/db/inventory'
 import { listStudents } from '@/db/students'
 import type { StudioRecord } from '@/db/studio'
-import { formatDay } from '@/core/day'
-import { formatLength } from '@/core/units'
 import { context } from '../context'
-import type { RoomValues } from './components/room-form'
 
 /** What the shell round every page needs: names for the palette, units, the studio's name. */
 export function shellData(): {
@@ -25,22 +31,96 @@ export function shellData(): {
   return { studioName: studio.name, units: studio.units, entries: [...people, ...classes] }
 }
 
-/** Settings for the Studio page. */
+/** Settings for pages that need one of them. */
 export function studioSettings(): StudioRecord {
   return context().studio
 }
 
-/** The room as its form shows it. */
-export function roomValues(): RoomValues {
-  const { name, teacher, assistant, wallCm, bays, straps, blocks, units } = context().studio
-  const wall = wallCm === null ? '' : formatLength(wallCm, units)
+/** The room as drawn, or an empty floor to draw on, with what wants care in it. */
+export function roomView(): { room: Room; drawn: boolean; care: string[] } {
+  const { studio } = context()
+  const room = studio.room ?? EMPTY_ROOM
   return {
-    name,
-    teacher,
-    assistant,
-    wall,
-    bays: String(bays),
-    straps: String(straps),
-    blocks: String(blocks),
+    room,
+    drawn: studio.room !== null,
+    care: studio.room ? roomProblems(room).map((p) => describeRoom(p, room, studio)) : [],
+  }
+}
+
+export type CupboardLine = PropItem & {
+  readonly check: string
+  readonly due: boolean
+  readonly checked: string
+}
+
+/** The cupboard, with what wants looking at. */
+export function cupboard(): {
+  lines: CupboardLine[]
+  shapes: { value: string; label: string; sizeCm: readonly number[] }[]
+} {
+  const { db, today } = context()
+  const practice = library()
+  const items = listProps(db)
+  const due = new Set(wearDue(items, today).map((i) => i.id))
+  return {
+    lines: items.map((item) => ({
+      ...item,
+      check: wearCheck(practice, item.shape),
+      due: due.has(item.id),
+      checked: item.checkedDay === null ? 'never' : formatDay(item.checkedDay),
+    })),
+    shapes: practice.props
+      .filter((p) => p.sizeCm.length > 0)
+      .map((p) => ({ value: p.id, label: p.name, sizeCm: p.sizeCm })),
+  }
+}
+
+export type Helper = { id: string; name: string; trained: string[]; willing: boolean }
+
+/** Who helps, with what, and whether today. */
+export function helpers(): { people: Helper[]; assists: { value: string; label: string }[] } {
+  const { db, today } = context()
+  return {
+    people: listAssistants(db).map(({ id, name, trained, restsUntil }) => ({
+      id,
+      name,
+      trained: [...trained],
+      willing: restsUntil === null || restsUntil < today,
+    })),
+    assists: library()
+      .assists.filter((a) => a.touch)
+      .map((a) => ({ value: a.id, label: a.name })),
+  }
+}
+
+/** The card by the door and what is still missing on it. */
+export function emergencyView(): { card: EmergencyCard; missing: (keyof EmergencyCard)[]; studio: string } {
+  const { studio } = context()
+  return { card: studio.emergency, missing: missingOnCard(studio.emergency), studio: studio.name }
+}
+
+/** What the studio holds for everybody. */
+export function floorView(): {
+  closed: string[]
+  mostAttempts: number | null
+  loads: { value: string; label: string }[]
+} {
+  const { floor } = context().studio
+  const choices = [
+    ['HB', 2],
+    ['HB', 3],
+    ['NF', 3],
+    ['HBH', 3],
+    ['FR', 2],
+    ['FR', 3],
+    ['KN', 3],
+  ] as const
+  return {
+    closed: floor.closed.map(({ tag, level }) => `${tag} ${level}`),
+    mostAttempts: floor.mostAttempts,
+    loads: choices.map(([tag, level]) => ({
+      value: `${tag} ${level}`,
+      label: describeLoadFrom({ tag, level }),
+    })),
   }
 }

@@ -4,13 +4,12 @@ import { z } from 'zod'
 import type { Evidence } from '@/core/readiness/evidence'
 import { foldRun } from '@/core/teaching/class-run'
 import { appendClassEvent, eventsOf, findClass, keepDecisions } from '@/db/classes'
-import { appendAttempt, attemptsOfClass, evidenceOf } from '@/db/evidence'
+import { appendAttempt, attemptsOfClass } from '@/db/evidence'
 import { action } from '../action'
 import { done, problem } from '../answer'
 import type { Context } from '../context'
 import { faultsField, idField, stageField, stampFields } from '../fields'
-import { limitsByStudent } from '../health/queries'
-import { decideFor } from '../readiness/queries'
+import { judgeFor } from '../judge'
 
 export const recordEvent = action(
   z.object({
@@ -61,15 +60,14 @@ export const recordAttempt = action(
 /** What would have been decided without this class, and what is decided with it. */
 function decisionsAround(ctx: Context, classId: string, roster: readonly string[]) {
   const ofClass = new Set(attemptsOfClass(ctx.db, classId).map((a) => a.id))
-  const limitsFor = limitsByStudent(ctx)
+  const judge = judgeFor(ctx, classId)
   return roster.map((studentId) => {
-    const limits = limitsFor(studentId)
-    const evidence = evidenceOf(ctx.db, studentId)
+    const evidence = judge.evidence(studentId)
     const without: Evidence = { ...evidence, attempts: evidence.attempts.filter((a) => !ofClass.has(a.id)) }
     return {
       studentId,
-      before: decideFor(studentId, without, ctx.today, limits),
-      after: decideFor(studentId, evidence, ctx.today, limits),
+      before: judge.decide(studentId, { evidence: without }),
+      after: judge.decide(studentId),
     }
   })
 }

@@ -125,6 +125,8 @@ export type Change = {
   before: DecisionView
   after: DecisionView
   changed: boolean
+  /** Shown as it was kept; what it came from is gone. */
+  inputsErased: boolean
   from: Outcome
   to: Outcome
 }
@@ -132,16 +134,18 @@ export type Change = {
 /** The decisions on both sides of a class, changed ones first. */
 export function changesOf(
   classId: string,
+  hidden = false,
 ): { title: string; dayLabel: string; ended: boolean; changes: Change[] } | null {
   const ctx = context()
   const record = findClass(ctx.db, classId)
   if (!record) return null
   const { nameOf } = peopleOf(ctx)
-  const changes = decisionsOf(ctx.db, classId).map(({ studentId, before, after }) => ({
+  const changes = decisionsOf(ctx.db, classId).map(({ studentId, before, after, inputsErased }) => ({
     studentId,
     name: nameOf(studentId),
-    before: viewDecision(before),
-    after: viewDecision(after),
+    before: viewDecision(before, hidden),
+    after: viewDecision(after, hidden),
+    inputsErased,
     from: before.outcome,
     to: after.outcome,
     changed: before.outcome !== after.outcome || before.targetId !== after.targetId,

@@ -1,17 +1,26 @@
 import 'server-only'
-import { formatDay } from '@/core/day'
+import { comingOdds, headcount } from '@/core/attendance/odds'
+import { daysBetween, formatDay } from '@/core/day'
+import type { Plan } from '@/core/planning/plan'
+import { findById, library } from '@/core/practice/library'
+import { wearDue } from '@/core/props/inventory'
+import type { Decision } from '@/core/readiness/decide'
+import { placePeople } from '@/core/room/places'
+import { EMPTY_ROOM, type Room } from '@/core/room/room'
+import { conditionsOf } from '@/core/screening/answers'
+import { count } from '@/core/words/number'
 import { OUTCOME_WORD } from '@/core/words/outcome'
 import { describePlanWarning } from '@/core/words/plan'
-import { nextClass } from '@/db/classes'
-import { evidenceByStudent } from '@/db/evidence'
-import { NO_EVIDENCE } from '@/core/readiness/evidence'
+import { attendanceBefore, rosterOf } from '@/db/attendance'
+import { nextClass, type ClassRecord } from '@/db/classes'
+import { listProps } from '@/db/inventory'
 import { listStudents } from '@/db/students'
 import { context, type Context } from '../context'
+import { judgeFor, type Judge } from '../judge'
 import { makePlan, peopleOf } from '../plans/queries'
-import { limitsByStudent } from '../health/queries'
-import { decideFor } from '../readiness/queries'
 
-export type RoomSpot = { name: string; mark: string; bay: number | null }
+/** A sentence that wants settling, and where that is done. */
+export type Settle = { readonly text: string; readonly href: string }
 export type TodayData =
   | { state: 'empty'; people: number; wallSet: boolean }
   | { state: 'no-class'; people: number; bays: number }
@@ -22,10 +31,12 @@ export type TodayData =
       when: string
       isToday: boolean
       planned: boolean
-      bays: number
-      wallBays: number
-      spots: RoomSpot[]
-      settle: string[]
+      room: Room
+      people: number
+      expected: string
+      checkedIn: number
+      occupants: { at: string; name: string; mark: string }[]
+      settle: Settle[]
     }
 
 /** The first screen: tonight's room, what needs settling, the one next thing. */
@@ -36,17 +47,14 @@ export function todayData(): TodayData {
     return { state: 'empty', people: people.length, wallSet: ctx.studio.bays > 0 }
   const record = nextClass(ctx.db, ctx.today)
   if (!record) return { state: 'no-class', people: people.length, bays: ctx.studio.bays }
+  const judge = judgeFor(ctx, record.id)
+  const plan = record.plan ?? valueOf(makePlan(ctx, record))
+  const room = ctx.studio.room ?? EMPTY_ROOM
+  const roster = record.roster
+  const { placed, unplaced } = placePeople(room, roster, firstWave(plan))
   const { nameOf } = peopleOf(ctx)
-  const planned = record.plan ?? valueOf(makePlan(ctx, record))
-  const evidence = evidenceByStudent(ctx.db)
-  const limitsFor = limitsByStudent(ctx)
-  const waves = planned?.blocks.find((b) => b.kind === 'waves')
-  const firstUp = waves?.turns[0]?.up ?? []
-  const spots = record.roster.map((id) => ({
-    name: nameOf(id),
-    mark: OUTCOME_WORD[decideFor(id, evidence.get(id) ?? NO_EVIDENCE, ctx.today, limitsFor(id)).outcome],
-    bay: firstUp.find((place) => place.studentId === id)?.bay ?? null,
-  }))
+  const decisions = new Map(roster.map((id) => [id, judge.decide(id)]))
+  const short = shortNames(roster.map(nameOf))
   return {
     state: 'class',
     id: record.id,
@@ -54,33 +62,121 @@ export function todayData(): TodayData {
     when: `${record.day === ctx.today ? 'tonight' : formatDay(record.day)} at ${record.startTime}`,
     isToday: record.day === ctx.today,
     planned: record.plan !== null,
-    bays: record.bays,
-    wallBays: ctx.studio.bays,
-    spots,
-    settle: sentences(ctx, record.roster, planned?.warnings.map(describePlanWarning) ?? []),
+    room,
+    people: roster.length,
+    expected: expectedLine(ctx, record),
+    checkedIn: roster.filter((id) => judge.checkIn(id) !== null).length,
+    occupants: placed.map(({ studentId, at }) => ({
+      at,
+      name: short.get(nameOf(studentId)) ?? '',
+      mark: OUTCOME_WORD[decisions.get(studentId)?.outcome ?? 'build'],
+    })),
+    settle: sentences({ ctx, record, judge, decisions, plan, unplaced: unplaced.length }),
   }
 }
 
-/** At most three sentences, the heaviest first. */
-function sentences(ctx: Context, roster: readonly string[], warnings: readonly string[]): string[] {
-  const evidence = evidenceByStudent(ctx.db)
-  const limitsFor = limitsByStudent(ctx)
-  const students = listStudents(ctx.db).filter((s) => roster.includes(s.id))
-  const back = students.filter(
-    (s) =>
-      decideFor(s.id, evidence.get(s.id) ?? NO_EVIDENCE, ctx.today, limitsFor(s.id)).outcome === 'step-back',
+function firstWave(plan: Plan | null): readonly { bay: number; studentId: string }[] {
+  return plan?.blocks.find((b) => b.kind === 'waves')?.turns[0]?.up ?? []
+}
+
+/** First names, with an initial where two share one. */
+function shortNames(names: readonly string[]): Map<string, string> {
+  const firsts = names.map((n) => n.split(' ')[0] ?? n)
+  return new Map(
+    names.map((name, i) => {
+      const first = firsts[i] ?? name
+      const shared = firsts.filter((f) => f === first).length > 1
+      return [name, shared ? `${first} ${name.split(' ').at(-1)?.charAt(0) ?? ''}.` : first]
+    }),
   )
-  const unknown = students.filter((s) => !evidence.has(s.id))
-  const unmeasured = students.filter((s) => s.statureCm === null)
-  const lines = [
-    ...(back.length > 0 ? [`${names(back)}: one rung easier tonight.`] : []),
-    ...warnings,
-    ...(unknown.length > 0 ? [`Ask at the door: nothing is known of ${names(unknown)} yet.`] : []),
-    ...(unmeasured.length > 0
-      ? [`No height for ${names(unmeasured)}: their distances cannot be worked out.`]
-      : []),
+}
+
+/** How many will be there, from who came before. */
+export function expectedLine({ db }: Context, record: ClassRecord): string {
+  const history = attendanceBefore(db, record.roster, record.day)
+  const marks = new Map(rosterOf(db, record.id).map((r) => [r.studentId, r.attended]))
+  const odds = record.roster.map((id) => {
+    const mark = marks.get(id) ?? null
+    return mark === null ? comingOdds(history.get(id) ?? []) : mark === 'absent' ? 0 : 1
+  })
+  const { expected, from, to } = headcount(odds)
+  return from === to
+    ? `${to} of ${record.roster.length} here`
+    : `probably ${Math.round(expected)} of ${record.roster.length} (${from} to ${to})`
+}
+
+type Known = {
+  ctx: Context
+  record: ClassRecord
+  judge: Judge
+  decisions: ReadonlyMap<string, Decision>
+  plan: Plan | null
+  unplaced: number
+}
+
+/** At most three sentences, the heaviest first: safety, then what the plan lacks, then what nobody knows yet. */
+function sentences({ ctx, record, judge, decisions, plan, unplaced }: Known): Settle[] {
+  const students = listStudents(ctx.db).filter((s) => record.roster.includes(s.id))
+  const withOutcome = (outcome: Decision['outcome']) =>
+    students.filter((s) => decisions.get(s.id)?.outcome === outcome)
+  const back = withOutcome('step-back')
+  const first = withOutcome('offer').filter((s) => isFirstSolo(decisions.get(s.id)))
+  const stale = students.flatMap((s) => {
+    const days = oldestExpired(judge, s.id, ctx.today)
+    return days === null ? [] : [{ ...s, days }]
+  })
+  const unasked = students.filter(
+    (s) => !judge.limits(s.id).answered && judge.evidence(s.id).observations.length === 0,
+  )
+  const wear = wearDue(listProps(ctx.db), ctx.today)
+  const lines: (Settle | null)[] = [
+    back.length > 0
+      ? { text: `${names(back)}: one rung easier tonight.`, href: `/readiness/${back[0]?.id ?? ''}` }
+      : null,
+    first.length > 0
+      ? {
+          text: `${count(first.length, 'first try', 'first tries')} to look at before anybody goes up: ${names(first)}.`,
+          href: `/readiness/${first[0]?.id ?? ''}`,
+        }
+      : null,
+    stale[0]
+      ? {
+          text: `Ask ${stale[0].name} again: a health answer is ${Math.floor(stale[0].days / 30)} months old${stale.length > 1 ? `, and ${stale.length - 1} more like it` : ''}.`,
+          href: `/students/${stale[0].id}/health`,
+        }
+      : null,
+    ...(plan?.warnings ?? []).map((w) => ({ text: describePlanWarning(w), href: `/plans/${record.id}` })),
+    unplaced > 0
+      ? { text: `${count(unplaced, 'person', 'people')} without a mat place.`, href: '/studio' }
+      : null,
+    unasked.length > 0
+      ? {
+          text: `Ask at the door: nothing is known of ${names(unasked)} yet.`,
+          href: `/teach/${record.id}/door`,
+        }
+      : null,
+    wear.length > 0
+      ? { text: `${count(wear.length, 'thing')} in the cupboard to look over.`, href: '/studio/cupboard' }
+      : null,
   ]
-  return lines.slice(0, 3)
+  return lines.flatMap((line) => (line ? [line] : [])).slice(0, 3)
+}
+
+/** A first solo try of a kick, free balance or head load waits for the teacher's look (ruling 16). */
+function isFirstSolo(decision: Decision | undefined): boolean {
+  if (!decision?.targetId) return false
+  const { FR = 0, HB = 0 } = findById(library().stages, decision.targetId).load
+  return FR >= 3 || HB >= 2
+}
+
+/** Age of the oldest answer that has run out, days; null where none has. */
+function oldestExpired(judge: Judge, id: string, today: string): number | null {
+  const { screening } = judge.health(id)
+  const { expired } = conditionsOf(library(), screening, today)
+  const ages = expired.map((q) =>
+    Math.min(...screening.answers.filter((a) => a.question === q).map((a) => daysBetween(a.day, today))),
+  )
+  return ages.length > 0 ? Math.max(...ages) : null
 }
 
 function names(people: readonly { name: string }[]): string {

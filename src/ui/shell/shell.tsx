@@ -13,7 +13,7 @@ import {
 } from '@mantine/core'
 import { useDisclosure, useHotkeys } from '@mantine/hooks'
 import { Spotlight, spotlight } from '@mantine/spotlight'
-import { IconKeyboard, IconMoon, IconSearch, IconSun } from '@tabler/icons-react'
+import { IconEye, IconEyeOff, IconKeyboard, IconMoon, IconSearch, IconSun } from '@tabler/icons-react'
 import Link from 'next/link'
 import { usePathname, useRouter } from 'next/navigation'
 import { useEffect, useRef, type ReactNode } from 'react'
@@ -28,11 +28,17 @@ export function Shell({
   studioName,
   entries,
   unitSwitch,
+  isPrivate,
+  onPrivate,
   children,
 }: {
   studioName: string
   entries: readonly PaletteEntry[]
   unitSwitch: ReactNode
+  /** Whether the words of limits are hidden on this screen. */
+  isPrivate: boolean
+  /** Hides them, and shuts the health notes, or shows them again. */
+  onPrivate: (hide: boolean) => Promise<unknown>
   children: ReactNode
 }) {
   const [opened, { toggle, close }] = useDisclosure()
@@ -44,7 +50,14 @@ export function Shell({
     ['mod+K', () => spotlight.open()],
     ['shift+?', () => sheetControl.open()],
     ['?', () => sheetControl.open()],
+    ['p', () => void togglePrivate()],
   ])
+  const togglePrivate = async (): Promise<void> => {
+    await onPrivate(!isPrivate)
+    router.refresh()
+  }
+  // A tablet that is passed round shows its own screen and nothing to press beside it.
+  const passedRound = path.startsWith('/pass/')
 
   const pages = RAIL.map(({ label, question, href }) => ({ label, description: question, href }))
   const actions = [...pages, ...entries].map(({ label, description, href }) => ({
@@ -54,6 +67,12 @@ export function Shell({
     onClick: () => router.push(href),
   }))
 
+  if (passedRound)
+    return (
+      <main id="content" tabIndex={-1} className="passed">
+        {children}
+      </main>
+    )
   return (
     <AppShell
       header={{ height: 56 }}
@@ -92,6 +111,16 @@ export function Shell({
               c="var(--ink)"
             >
               <IconSearch />
+            </ActionIcon>
+            <ActionIcon
+              size={44}
+              variant="subtle"
+              aria-label="Private: hide health limits on this screen"
+              aria-pressed={isPrivate}
+              onClick={() => void togglePrivate()}
+              c="var(--ink)"
+            >
+              {isPrivate ? <IconEyeOff /> : <IconEye />}
             </ActionIcon>
             <ActionIcon
               size={44}

@@ -4,6 +4,7 @@ import { RAIL } from './rail'
 const HERE: readonly (readonly [string, string])[] = [
   ['?', 'This sheet'],
   ['Ctrl K', 'Find a page or a person'],
+  ['P', 'Private: hide health limits, or show them'],
   ['Space', 'Start and stop the stopwatch (Readiness)'],
   ['N', 'Next block (Teach)'],
   ['1 … 9', 'Mark the person in that bay clean (Teach)'],

@@ -27,6 +27,12 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
             Printed sheet
           </LinkButton>
         ) : null}
+        <LinkButton href={`/teach/${id}/door`} variant="default">
+          At the door
+        </LinkButton>
+        <LinkButton href={`/studio/approaches?scope=class&id=${id}`} variant="default">
+          Ways of working
+        </LinkButton>
         <PlanAgain id={id} label={plan.planned ? 'Plan again from today' : 'Make the plan'} />
       </PageHead>
       {settle.length > 0 ? (

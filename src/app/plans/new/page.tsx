@@ -5,11 +5,12 @@ import { PageHead } from '@/ui/page-head'
 
 export const metadata: Metadata = { title: 'New class' }
 
-export default function NewClassPage() {
+export default async function NewClassPage({ searchParams }: { searchParams: Promise<{ group?: string }> }) {
+  const { group } = await searchParams
   return (
     <>
       <PageHead title="Who, where, how long?" />
-      <NewClassForm {...newClassData()} />
+      <NewClassForm key={group ?? ''} {...newClassData(group)} />
     </>
   )
 }

@@ -5,6 +5,7 @@ import { CheckPanel } from '@/features/readiness/components/check-panel'
 import { DecisionCard } from '@/features/readiness/components/decision-card'
 import { PlaceForm } from '@/features/readiness/components/place-form'
 import { personReadiness } from '@/features/readiness/queries'
+import { isPrivate } from '@/features/health/layer'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
@@ -13,7 +14,7 @@ export const metadata: Metadata = { title: 'Readiness of one person' }
 
 export default async function PersonPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
-  const person = personReadiness(id)
+  const person = personReadiness(id, await isPrivate())
   if (!person) notFound()
   return (
     <>

@@ -2,7 +2,8 @@ import { Divider, Stack } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { ArchiveButton, ProfileForm } from '@/features/students/components/profile-form'
-import { profileValues, studentProfile } from '@/features/students/queries'
+import { EraseButton } from '@/features/students/components/erase-button'
+import { incidentCount, profileValues, studentProfile } from '@/features/students/queries'
 import { studioSettings } from '@/features/studio/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
@@ -23,6 +24,9 @@ export default async function StudentPage({ params }: { params: Promise<{ id: st
         <LinkButton href={`/setups?student=${id}`} variant="default">
           Setups
         </LinkButton>
+        <LinkButton href={`/studio/approaches?scope=student&id=${id}`} variant="default">
+          Ways of working
+        </LinkButton>
         <LinkButton href={`/students/${id}/health`} variant="default">
           Limits
         </LinkButton>
@@ -30,6 +34,7 @@ export default async function StudentPage({ params }: { params: Promise<{ id: st
       <ProfileForm key={`${id} ${studioSettings().units}`} initial={profileValues(student)} />
       <Divider />
       <ArchiveButton id={id} name={student.name} archived={student.archivedDay !== null} />
+      <EraseButton id={id} name={student.name} incidents={incidentCount(id)} />
     </Stack>
   )
 }

@@ -1,6 +1,6 @@
 'use client'
 
-import { Button, Checkbox, Group, Radio, Select, Stack, Text, Title } from '@mantine/core'
+import { Button, Group, Select, Stack, Text, Title } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
@@ -8,17 +8,10 @@ import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
 import { forgetHealth, saveScreening } from '../actions'
 import type { HealthView } from '../queries'
+import { givenAnswers, IntakeQuestions, type Choice, type Filled } from './intake-questions'
 
-type Choice = 'no' | 'yes' | 'unsure' | 'not-said'
 type Given = 'by-student' | 'by-teacher' | 'asked-aloud' | 'from-card'
-type Filled = Readonly<Record<string, { choice: Choice | ''; options: readonly string[] }>>
 
-const CHOICES: readonly { value: Choice; label: string }[] = [
-  { value: 'no', label: 'No' },
-  { value: 'yes', label: 'Yes' },
-  { value: 'unsure', label: 'Not sure' },
-  { value: 'not-said', label: 'Rather not say' },
-]
 const GIVEN: readonly { value: Given; label: string }[] = [
   { value: 'asked-aloud', label: 'Asked aloud' },
   { value: 'by-student', label: 'Filled in by the student' },
@@ -33,7 +26,11 @@ function filledFrom(questions: HealthView['questions']): Filled {
 }
 
 /** The short intake: two ways through, or question by question; every answer is optional. */
-export function HealthForm({ id, questions }: Pick<HealthView, 'id' | 'questions'>) {
+export function HealthForm({
+  id,
+  questions,
+  gentle,
+}: Pick<HealthView, 'questions' | 'gentle'> & { id: string }) {
   const router = useRouter()
   const [filled, setFilled] = useState(() => filledFrom(questions))
   const [given, setGiven] = useState<Given>('asked-aloud')
@@ -41,19 +38,12 @@ export function HealthForm({ id, questions }: Pick<HealthView, 'id' | 'questions
   const [said, setSaid] = useState('')
   const { busy, problemOf, send } = useSubmit(saveScreening)
 
-  const save = async (way: 'answers' | 'nothing-applies' | 'gentle'): Promise<void> => {
-    const answers = Object.entries(filled).flatMap(([question, { choice, options }]) =>
-      choice === '' ? [] : [{ question, choice, options: choice === 'yes' ? [...options] : [] }],
-    )
-    const stored = await send({ entryId, studentId: id, way, given, answers })
+  const save = async (way: 'answers' | 'nothing-applies' | 'gentle' | 'gentle-ends'): Promise<void> => {
+    const stored = await send({ entryId, studentId: id, way, given, answers: givenAnswers(filled) })
     if (!stored) return
     setSaid('Stored. Limits are up to date.')
     setEntryId(newId())
     router.refresh()
-  }
-  const change = (question: string, part: Partial<Filled[string]>): void => {
-    setSaid('')
-    setFilled((all) => ({ ...all, [question]: { choice: '', options: [], ...all[question], ...part } }))
   }
 
   return (
@@ -63,8 +53,12 @@ export function HealthForm({ id, questions }: Pick<HealthView, 'id' | 'questions
         <Button variant="default" disabled={busy} onClick={() => void save('nothing-applies')}>
           None of it applies
         </Button>
-        <Button variant="default" disabled={busy} onClick={() => void save('gentle')}>
-          Gentle track, no reason
+        <Button
+          variant="default"
+          disabled={busy}
+          onClick={() => void save(gentle ? 'gentle-ends' : 'gentle')}
+        >
+          {gentle ? 'End the gentle track' : 'Gentle track, no reason'}
         </Button>
         <Text c="dimmed" maw={420}>
           Read the list first. The statement lapses after six months; the gentle track asks nothing.
@@ -78,14 +72,14 @@ export function HealthForm({ id, questions }: Pick<HealthView, 'id' | 'questions
         allowDeselect={false}
         onChange={(value) => setGiven(value ?? given)}
       />
-      {questions.map((question) => (
-        <Question
-          key={question.id}
-          question={question}
-          value={filled[question.id] ?? { choice: '', options: [] }}
-          onChange={(part) => change(question.id, part)}
-        />
-      ))}
+      <IntakeQuestions
+        questions={questions}
+        filled={filled}
+        onChange={(next) => {
+          setSaid('')
+          setFilled(next)
+        }}
+      />
       <Group>
         <Button loading={busy} onClick={() => void save('answers')}>
           Save the answers
@@ -93,42 +87,6 @@ export function HealthForm({ id, questions }: Pick<HealthView, 'id' | 'questions
         <Text role="status">{said}</Text>
       </Group>
       <ForgetButton id={id} />
-    </Stack>
-  )
-}
-
-function Question({
-  question: { question, followUp, options },
-  value,
-  onChange,
-}: {
-  question: HealthView['questions'][number]
-  value: Filled[string]
-  onChange: (part: Partial<Filled[string]>) => void
-}) {
-  return (
-    <Stack gap={6}>
-      <Radio.Group label={question} value={value.choice} onChange={(choice) => onChange({ choice: choice })}>
-        <Group mt={6} gap="lg">
-          {CHOICES.map((choice) => (
-            <Radio key={choice.value} value={choice.value} label={choice.label} />
-          ))}
-        </Group>
-      </Radio.Group>
-      {value.choice === 'yes' && options.length > 1 ? (
-        <Checkbox.Group
-          label={followUp === '' ? 'Which?' : followUp}
-          description="Tick what fits. Nothing ticked is read on the safe side."
-          value={[...value.options]}
-          onChange={(ticked) => onChange({ options: ticked })}
-        >
-          <Group mt={6} gap="lg">
-            {options.map((option) => (
-              <Checkbox key={option.id} value={option.id} label={option.label} />
-            ))}
-          </Group>
-        </Checkbox.Group>
-      ) : null}
     </Stack>
   )
 }

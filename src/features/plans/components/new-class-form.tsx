@@ -7,21 +7,20 @@ import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
 import { createClass } from '../actions'
-
-type Props = { people: readonly { id: string; name: string }[]; bays: number; today: string }
+import type { NewClassData } from '../queries'
 
 /** Who, where, how long: enough for a first plan. */
-export function NewClassForm({ people, bays: available, today }: Props) {
+export function NewClassForm({ people, bays: available, start }: NewClassData) {
   const router = useRouter()
   const [id, setId] = useState('')
   const [values, setValues] = useState({
-    title: 'Forearms and wall',
-    day: today,
-    startTime: '18:30',
-    minutes: '30',
+    title: start.title,
+    day: start.day,
+    startTime: start.startTime,
+    minutes: String(start.minutes),
     bays: String(Math.min(2, Math.max(1, available))),
   })
-  const [roster, setRoster] = useState<string[]>([])
+  const [roster, setRoster] = useState<string[]>(start.roster)
   const { busy, problemOf, send } = useSubmit(createClass)
   const change = (part: Partial<typeof values>): void => setValues((all) => ({ ...all, ...part }))
 
@@ -29,7 +28,13 @@ export function NewClassForm({ people, bays: available, today }: Props) {
     const stable = id || newId()
     setId(stable)
     const bays = Number(values.bays)
-    const made = await send({ ...values, id: stable, roster, bays: Number.isInteger(bays) ? bays : 0 })
+    const made = await send({
+      ...values,
+      groupId: start.groupId,
+      id: stable,
+      roster,
+      bays: Number.isInteger(bays) ? bays : 0,
+    })
     if (made) router.push(`/plans/${made.id}`)
   }
   return (

@@ -1,5 +1,5 @@
 import type { PlanView } from '../queries'
-import { PrintButton } from './print-button'
+import { PrintButton } from '@/ui/print-button'
 import classes from './sheet.module.css'
 
 /** The class on one page, to pin beside the wall: what happens when, who does what, who is up, room for a result. */

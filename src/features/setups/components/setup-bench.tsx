@@ -19,7 +19,7 @@ import { estimateBody, STATURE_RANGE, type BodyInput } from '@/core/body/estimat
 import { armLoad } from '@/core/mechanics/position'
 import { findSetup, solveSetup } from '@/core/setups/catalogue'
 import type { SetupOption, SetupSolution } from '@/core/setups/setup'
-import { stockOf, type Stock } from '@/core/props/stock'
+import type { Stock } from '@/core/props/stock'
 import { parseLength } from '@/core/units'
 import { deg, length, percent, plain, type Wording } from '@/core/words/number'
 import { choiceLabel } from '@/core/words/choice'
@@ -43,8 +43,7 @@ import type { BenchPerson } from '../queries'
 type Props = {
   people: readonly BenchPerson[]
   setups: readonly { id: string; label: string }[]
-  blocks: number
-  straps: number
+  stock: Stock
   initialStudent: string | null
   initialSetup: string
 }
@@ -52,7 +51,7 @@ type Props = {
 const GENERIC_STATURE = '168'
 
 /** Pick a body and a setup, move the handles, read where the hands go. */
-export function SetupBench({ people, setups, blocks, straps, initialStudent, initialSetup }: Props) {
+export function SetupBench({ people, setups, stock, initialStudent, initialSetup }: Props) {
   const wording = useWording()
   const [personId, setPersonId] = useState(initialStudent)
   const [setupId, setSetupId] = useState(initialSetup)
@@ -66,7 +65,6 @@ export function SetupBench({ people, setups, blocks, straps, initialStudent, ini
   )
   const typedCm = typed.ok ? typed.value : null
   const input: BodyInput | null = person?.body ?? (typedCm === null ? null : { statureCm: typedCm })
-  const stock = useMemo(() => stockOf({ blocks, straps }), [blocks, straps])
 
   return (
     <Stack>

@@ -18,6 +18,7 @@ export type ProfileValues = {
   name: string
   stature: string
   breath: string
+  contact: string
   measured: Partial<Record<SegmentName, string>>
   archived: boolean
 }
@@ -33,13 +34,14 @@ export function ProfileForm({ initial }: { initial: ProfileValues }) {
     setValues((all) => ({ ...all, ...part }))
   }
   const submit = async (): Promise<void> => {
-    const { id, name, stature, breath, measured } = values
+    const { id, name, stature, breath, contact, measured } = values
     const stored = await send({
       id,
       name,
       stature,
       breath,
-      measured: measured,
+      contact,
+      measured,
     })
     setSaved(stored === true)
     if (stored) router.refresh()
@@ -81,6 +83,14 @@ export function ProfileForm({ initial }: { initial: ProfileValues }) {
           />
           <BreathTapper onMeasured={(seconds) => change({ breath: String(seconds) })} />
         </Group>
+        <TextInput
+          label="Whom to ring"
+          description="Name and number, for an emergency"
+          inputWrapperOrder={['label', 'input', 'description', 'error']}
+          value={values.contact}
+          error={problemOf('contact')}
+          onChange={(e) => change({ contact: e.currentTarget.value })}
+        />
         <Lengths values={values} change={change} problemOf={problemOf} />
         <Group>
           <Button type="submit" loading={busy}>

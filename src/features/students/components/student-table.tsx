@@ -18,6 +18,7 @@ export type StudentRow = {
   statureCm: number | null
   breathS: number
   measuredCount: number
+  screening: string
 }
 
 /** Everybody, one a line. */
@@ -41,6 +42,7 @@ export function StudentTable({
             <TableTh scope="col">Height</TableTh>
             <TableTh scope="col">Lengths measured</TableTh>
             <TableTh scope="col">Breath</TableTh>
+            <TableTh scope="col">Health questions</TableTh>
           </TableTr>
         </TableThead>
         <TableTbody>
@@ -60,6 +62,9 @@ export function StudentTable({
               </TableTd>
               <TableTd>{row.measuredCount === 0 ? 'all estimated' : row.measuredCount}</TableTd>
               <TableTd>{row.breathS} s</TableTd>
+              <TableTd>
+                <TextLink href={`/students/${row.id}/health`}>{row.screening}</TextLink>
+              </TableTd>
             </TableTr>
           ))}
         </TableTbody>

@@ -11,7 +11,7 @@ export function Changes({ changes }: { changes: readonly Change[] }) {
       {changed.length === 0 ? (
         <Text>No decision changed. What was seen is kept and counts towards the days asked for.</Text>
       ) : null}
-      {changed.map(({ studentId, name, before, after }) => (
+      {changed.map(({ studentId, name, before, after, inputsErased }) => (
         <section className="card" key={studentId} aria-label={name}>
           <Title order={2} fz="xl">
             {name}
@@ -28,6 +28,9 @@ export function Changes({ changes }: { changes: readonly Change[] }) {
               <Text fw={600}>{after.target?.name ?? 'top of the ladder'}</Text>
             </Group>
           </Group>
+          {inputsErased ? (
+            <Text c="dimmed">Inputs erased: shown as it was decided, it cannot be made again.</Text>
+          ) : null}
           <List>
             {after.reasons.map((reason) => (
               <ListItem key={reason}>{reason}</ListItem>

@@ -3,6 +3,7 @@
 import { Button, Group, Stack, Text, TextInput, Title } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
+import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
 import { startRoom } from '../actions'
@@ -13,13 +14,14 @@ export function EmptyRoom() {
   const [wall, setWall] = useState('')
   const [blocks, setBlocks] = useState('')
   const [straps, setStraps] = useState('')
+  const [ids] = useState(() => [newId(), newId()])
   const { busy, problemOf, send } = useSubmit(startRoom)
   return (
     <form
       noValidate
       onSubmit={(event) => {
         event.preventDefault()
-        void send({ wall, blocks, straps }).then((stored) => {
+        void send({ wall, blocks, straps, ids }).then((stored) => {
           if (stored) router.refresh()
         })
       }}

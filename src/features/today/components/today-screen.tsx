@@ -1,11 +1,13 @@
-import { List, ListItem, Stack, Text, Title } from '@mantine/core'
+import { Grid, GridCol, List, ListItem, Stack, Text, Title } from '@mantine/core'
+import type { ReactNode } from 'react'
+import { count } from '@/core/words/number'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
+import { RoomDrawing } from '@/ui/room/room-drawing'
 import { SafetyLine } from '@/ui/safety-line'
-import type { ReactNode } from 'react'
+import { TextLink } from '@/ui/text-link'
 import type { TodayData } from '../queries'
 import { EmptyRoom } from './empty-start'
-import { RoomPicture } from './room-picture'
 
 /** The room, what needs settling, one button. `addPeople` is the form for names, from the people's part of the house. */
 export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: ReactNode }) {
@@ -28,28 +30,56 @@ export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: R
     )
   return (
     <>
-      <PageHead title={data.title} lead={`${data.when}, ${data.spots.length} people`}>
+      <PageHead
+        title={data.title}
+        lead={`${data.when}, ${count(data.people, 'person', 'people')} booked, ${data.expected}`}
+      >
         {data.planned ? (
           <LinkButton href={`/teach/${data.id}`}>Take to class</LinkButton>
         ) : (
           <LinkButton href={`/plans/${data.id}`}>Look at the plan</LinkButton>
         )}
-      </PageHead>
-      <Stack gap="lg">
-        {data.settle.length > 0 ? (
-          <section aria-labelledby="settle">
-            <Title order={2} id="settle" fz="xl">
-              To settle first
-            </Title>
-            <List size="lg">
-              {data.settle.map((line) => (
-                <ListItem key={line}>{line}</ListItem>
-              ))}
-            </List>
-          </section>
+        {data.isToday ? (
+          <LinkButton href={`/teach/${data.id}/door`} variant="default">
+            At the door
+          </LinkButton>
         ) : null}
-        <RoomPicture spots={data.spots} bays={data.bays} wallBays={data.wallBays} />
-      </Stack>
+      </PageHead>
+      <Grid gap="xl">
+        <GridCol span={{ base: 12, md: 4 }}>
+          <Stack>
+            {data.settle.length > 0 ? (
+              <section aria-labelledby="settle">
+                <Title order={2} id="settle" fz="xl">
+                  To settle first
+                </Title>
+                <List size="lg" spacing="xs">
+                  {data.settle.map((line) => (
+                    <ListItem key={line.text}>
+                      <TextLink href={line.href} c="var(--ink)">
+                        {line.text}
+                      </TextLink>
+                    </ListItem>
+                  ))}
+                </List>
+              </section>
+            ) : (
+              <Text>Nothing needs settling.</Text>
+            )}
+            <Text c="dimmed">
+              {data.checkedIn} of {data.people} have checked in.
+            </Text>
+          </Stack>
+        </GridCol>
+        <GridCol span={{ base: 12, md: 8 }}>
+          <RoomDrawing
+            room={data.room}
+            occupants={data.occupants}
+            height="64vh"
+            label={`The room from above with the first wave at the wall: ${count(data.occupants.length, 'person', 'people')} at their places`}
+          />
+        </GridCol>
+      </Grid>
       <SafetyLine />
     </>
   )

@@ -3,7 +3,11 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { ClearanceForm } from '@/features/health/components/clearance-form'
 import { HealthForm } from '@/features/health/components/health-form'
-import { clearableLoads, healthView } from '@/features/health/queries'
+import { LayerBar } from '@/features/health/components/layer-bar'
+import { LimitsPanel } from '@/features/health/components/limits-panel'
+import { isPrivate, LAYER_OPEN_MS, layerOpen } from '@/features/health/layer'
+import { clearableLoads, healthView, limitsView } from '@/features/health/queries'
+import { studioSettings } from '@/features/studio/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
@@ -13,11 +17,12 @@ export const metadata: Metadata = { title: 'Limits' }
 
 export default async function HealthPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
-  const view = healthView(id)
-  if (!view) notFound()
+  const open = await layerOpen()
+  const limits = limitsView(id, await isPrivate())
+  if (!limits) notFound()
   return (
     <Stack maw={860}>
-      <PageHead title={view.name} lead="What may be carried, what is changed, and what to do instead.">
+      <PageHead title={limits.name} lead="What may be carried, what is changed, and what to do instead.">
         <LinkButton href={`/students/${id}`} variant="default">
           Profile
         </LinkButton>
@@ -25,53 +30,35 @@ export default async function HealthPage({ params }: { params: Promise<{ id: str
           Readiness
         </LinkButton>
       </PageHead>
+      <LimitsPanel view={limits} />
+      <LayerBar open={open} withWord={studioSettings().passHash !== null} openMs={LAYER_OPEN_MS} />
+      {open ? <OpenNotes id={id} /> : null}
+      <SafetyLine />
+    </Stack>
+  )
+}
+
+function OpenNotes({ id }: { id: string }) {
+  const view = healthView(id)
+  return (
+    <>
       {view.shut ? (
         <Alert
           color="clay"
-          title="These notes were sealed with another key and stay shut. They count as not answered."
+          title="Some notes were sealed with another key and stay shut. They count as not answered."
         />
       ) : null}
-      <section aria-labelledby="limits">
-        <Title order={2} id="limits" fz="xl" mb="xs">
-          Limits today
-        </Title>
-        <Text mb="xs">{view.state}</Text>
-        {view.limits.length === 0 ? (
-          <Text c="dimmed">Nothing is limited by what is on record.</Text>
-        ) : (
-          <List>
-            {view.limits.map((limit) => (
-              <ListItem key={limit.key}>
-                <strong>{limit.word}</strong>: {limit.text}
-              </ListItem>
-            ))}
-          </List>
-        )}
-        {view.clearances.map((line) => (
-          <Text key={line} mt="xs">
-            {line}.
-          </Text>
-        ))}
-      </section>
-      {view.closed.length === 0 ? null : (
-        <section aria-labelledby="instead">
-          <Title order={2} id="instead" fz="xl" mb="xs">
-            From where it closes, and what to do instead
-          </Title>
-          <List>
-            {view.closed.map((line) => (
-              <ListItem key={line.stage}>
-                <strong>{line.stage}</strong>. {line.text}
-              </ListItem>
-            ))}
-          </List>
-        </section>
-      )}
-      <Divider />
       <section aria-labelledby="clearance">
         <Title order={2} id="clearance" fz="xl" mb="xs">
           A clinician’s clearance
         </Title>
+        {view.clearances.length > 0 ? (
+          <List mb="sm">
+            {view.clearances.map((line) => (
+              <ListItem key={line}>{line}.</ListItem>
+            ))}
+          </List>
+        ) : null}
         <ClearanceForm id={id} loads={clearableLoads()} />
       </section>
       <Divider />
@@ -84,9 +71,8 @@ export default async function HealthPage({ params }: { params: Promise<{ id: str
           ask them to see one. Nothing here is shown on a plan, a card or a shared screen; only the limits
           are.
         </Text>
-        <HealthForm id={id} questions={view.questions} />
+        <HealthForm id={id} questions={view.questions} gentle={view.gentle} />
       </section>
-      <SafetyLine />
-    </Stack>
+    </>
   )
 }

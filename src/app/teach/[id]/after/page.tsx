@@ -1,6 +1,7 @@
 import { Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
+import { isPrivate } from '@/features/health/layer'
 import { Changes } from '@/features/teaching/components/changes'
 import { changesOf } from '@/features/teaching/queries'
 import { LinkButton } from '@/ui/link-button'
@@ -10,7 +11,7 @@ export const metadata: Metadata = { title: 'What changed' }
 
 export default async function AfterPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
-  const data = changesOf(id)
+  const data = changesOf(id, await isPrivate())
   if (!data) notFound()
   return (
     <>

@@ -1,0 +1,51 @@
+import { Stack, Text, Title } from '@mantine/core'
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { LayerBar } from '@/features/health/components/layer-bar'
+import { LAYER_OPEN_MS, layerOpen } from '@/features/health/layer'
+import { incidentView } from '@/features/incidents/queries'
+import { studioSettings } from '@/features/studio/queries'
+import { LinkButton } from '@/ui/link-button'
+import { PageHead } from '@/ui/page-head'
+import { PrintButton } from '@/ui/print-button'
+
+export const metadata: Metadata = { title: 'Report' }
+
+export default async function IncidentPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  if (!(await layerOpen()))
+    return (
+      <Stack>
+        <PageHead
+          title="The report is kept"
+          lead="It is sealed with the health notes: open them to read or print it."
+        >
+          <LinkButton href="/studio/incidents" variant="default">
+            All reports
+          </LinkButton>
+        </PageHead>
+        <LayerBar open={false} withWord={studioSettings().passHash !== null} openMs={LAYER_OPEN_MS} />
+      </Stack>
+    )
+  const view = incidentView(id)
+  if (!view) notFound()
+  return (
+    <Stack maw={760}>
+      <PageHead title="Incident report" lead={`${view.studio}. ${view.when}, written ${view.written}.`}>
+        <PrintButton />
+        <LinkButton href="/studio/incidents" variant="default">
+          All reports
+        </LinkButton>
+      </PageHead>
+      {view.lines.map((line) => (
+        <section key={line.label}>
+          <Title order={2} fz="md">
+            {line.label}
+          </Title>
+          <Text style={{ whiteSpace: 'pre-wrap' }}>{line.text}</Text>
+        </section>
+      ))}
+      <Text mt="xl">Signature ______________________ Date ____________</Text>
+    </Stack>
+  )
+}

@@ -1,0 +1,17 @@
+import type { Metadata } from 'next'
+import { IncidentForm } from '@/features/incidents/components/incident-form'
+import { incidentForm } from '@/features/incidents/queries'
+import { PageHead } from '@/ui/page-head'
+import { SafetyLine } from '@/ui/safety-line'
+
+export const metadata: Metadata = { title: 'Report' }
+
+export default function NewIncidentPage() {
+  return (
+    <>
+      <PageHead title="What happened?" lead="People first. Write while it is fresh." />
+      <IncidentForm {...incidentForm()} />
+      <SafetyLine />
+    </>
+  )
+}

@@ -1,0 +1,27 @@
+import { Stack } from '@mantine/core'
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { AskAloud } from '@/features/health/components/check-in-page'
+import { dailyTicks } from '@/features/health/queries'
+import { studentProfile } from '@/features/students/queries'
+import { LinkButton } from '@/ui/link-button'
+import { PageHead } from '@/ui/page-head'
+
+export const metadata: Metadata = { title: 'Check-in' }
+
+export default async function AskPage({ params }: { params: Promise<{ id: string; student: string }> }) {
+  const { id, student } = await params
+  const person = studentProfile(student)
+  if (!person) notFound()
+  const back = `/teach/${id}/door`
+  return (
+    <Stack maw={760}>
+      <PageHead title={`How is ${person.name.split(' ')[0] ?? ''} tonight?`}>
+        <LinkButton href={back} variant="default">
+          Back to the door
+        </LinkButton>
+      </PageHead>
+      <AskAloud studentId={student} daily={dailyTicks()} back={back} />
+    </Stack>
+  )
+}

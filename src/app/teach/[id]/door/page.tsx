@@ -1,0 +1,31 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { DoorList } from '@/features/door/components/door-list'
+import { doorData } from '@/features/door/queries'
+import { isPrivate } from '@/features/health/layer'
+import { LinkButton } from '@/ui/link-button'
+import { PageHead } from '@/ui/page-head'
+import { SafetyLine } from '@/ui/safety-line'
+
+export const metadata: Metadata = { title: 'At the door' }
+
+export default async function DoorPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const data = doorData(id, await isPrivate())
+  if (!data) notFound()
+  return (
+    <>
+      <PageHead title="Who is here?" lead={`${data.title}, ${data.dayLabel}: ${data.expected}.`}>
+        <LinkButton href={`/pass/${id}`}>Pass the tablet round</LinkButton>
+        <LinkButton href={`/pass/${id}?ask=health`} variant="default">
+          Pass the health questions
+        </LinkButton>
+        <LinkButton href={`/plans/${id}`} variant="default">
+          Plan
+        </LinkButton>
+      </PageHead>
+      <DoorList data={data} />
+      <SafetyLine />
+    </>
+  )
+}

@@ -1,0 +1,46 @@
+import type { LoadTag } from '../practice/schema'
+import type { Cap, Caps } from '../screening/caps'
+import type { Forbidden } from './resolve'
+
+/**
+ * What the studio holds for everybody in it. Teacher, class and student settings can be stricter, never looser
+ * (ruling 14).
+ */
+export type StudioFloor = {
+  /** Options that nobody here may choose. */
+  readonly forbidden: Forbidden
+  /** Loads that this room does not do, from a level up. */
+  readonly closed: readonly { readonly tag: LoadTag; readonly level: 1 | 2 | 3 }[]
+  /** Attempts a person and class at most; null for the practice's own cap. */
+  readonly mostAttempts: number | null
+}
+
+export const NO_FLOOR: StudioFloor = { forbidden: [], closed: [], mostAttempts: null }
+
+/** The practice's own cap on attempts in a class, and in somebody's first month (ruling 15). */
+export const ATTEMPT_CAP = { usual: 12, firstMonth: 8, min: 1, max: 20 } as const
+
+/** The studio's closed loads as limits: nobody's clearance lifts them, and no teacher. */
+export function floorCaps({ closed }: StudioFloor): Caps {
+  return {
+    answered: true,
+    cleared: [],
+    caps: closed.map(({ tag, level }): Cap => ({
+      ruleId: 'STUDIO',
+      action: 'stop',
+      tag,
+      level,
+      mostSeconds: null,
+      instead: 'What this room does instead of it.',
+      needsClearance: false,
+    })),
+  }
+}
+
+/** The lower of what each level asks for: a setting below the studio can only lower it. */
+export function attemptCap(floor: StudioFloor, ...below: readonly (number | null)[]): number {
+  return Math.min(
+    ...[floor.mostAttempts, ...below].flatMap((n) => (n === null ? [] : [n])),
+    ATTEMPT_CAP.usual,
+  )
+}

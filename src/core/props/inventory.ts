@@ -1,0 +1,107 @@
+import { daysBetween, type Day } from '../day'
+import type { Library } from '../practice/library'
+import type { BlockSize } from './blocks'
+import { USUAL_STOCK, type Stock } from './stock'
+
+export const CONDITIONS = ['sound', 'worn', 'out'] as const
+export type Condition = (typeof CONDITIONS)[number]
+
+/** Things of one shape and size in the cupboard. */
+export type PropItem = {
+  readonly id: string
+  /** Shape of the practice's catalogue, such as `tall-block`. */
+  readonly shape: string
+  /** What this house calls it; empty for the shape's own name. */
+  readonly localName: string
+  /** Own size, cm; null for the usual size of the shape. */
+  readonly sizeCm: readonly number[] | null
+  readonly count: number
+  readonly condition: Condition
+  /** When wear was last looked at. */
+  readonly checkedDay: Day | null
+}
+
+/** Wear is looked at again after this many days; worn things four times as often. */
+const CHECK_DAYS = 90
+const WORN_CHECK_DAYS = 21
+
+/** What to look at, by kind of prop (cautions.md F10–F14, props.md 2). */
+const WEAR: Readonly<Record<string, string>> = {
+  block: 'Press with both hands: no crumbs, dents or rocking.',
+  slab: 'Press a thumb in: a dent over 5 mm and it goes out.',
+  strap: 'Pull the buckle hard; no frayed edge.',
+  bolster: 'Measure its height again: they sink.',
+  blanket: 'Fold it: smooth edge, no holes at the fold.',
+  mat: 'No curling ends, no slick patches.',
+  chair: 'Open and lock it, push down on the back edge; no wobble, no castors; read the load label.',
+  bench: 'Push down on each end: no rocking.',
+  weight: 'No leaking seams.',
+  slider: 'Clean underside, no torn edge.',
+  padding: 'No flat patches, cover whole.',
+}
+
+/** Items whose wear wants looking at, longest waiting first. */
+export function wearDue(items: readonly PropItem[], today: Day): PropItem[] {
+  const waited = ({ checkedDay }: PropItem): number =>
+    checkedDay === null ? Infinity : daysBetween(checkedDay, today)
+  return items
+    .filter((i) => i.condition !== 'out' && i.count > 0)
+    .filter((i) => waited(i) > (i.condition === 'worn' ? WORN_CHECK_DAYS : CHECK_DAYS))
+    .toSorted((a, b) => waited(b) - waited(a))
+}
+
+/** What to look at on a shape. */
+export function wearCheck(practice: Library, shape: string): string {
+  const kind = practice.props.find((p) => p.id === shape)?.kind ?? ''
+  return WEAR[kind] ?? 'Look it over before use.'
+}
+
+/** The house's word for a shape, or the shape's own. */
+export function propWord(practice: Library, items: readonly PropItem[], shape: string): string {
+  const local = items.find((i) => i.shape === shape && i.localName !== '')?.localName
+  return local ?? practice.props.find((p) => p.id === shape)?.name ?? shape
+}
+
+/** How many usable things of a kind there are. */
+export function countOf(practice: Library, items: readonly PropItem[], kind: string): number {
+  return usable(items)
+    .filter((i) => kindOf(practice, i) === kind)
+    .reduce((sum, i) => sum + i.count, 0)
+}
+
+/**
+ * What setups may be built from: everything that is not out, piece by piece. A kind that nobody has listed is taken to
+ * be there as in the usual cupboard.
+ */
+export function stockFrom(practice: Library, items: readonly PropItem[]): Stock {
+  const listed = (kind: string): boolean => items.some((i) => kindOf(practice, i) === kind)
+  const pieces = (kind: string): (readonly number[])[] =>
+    usable(items)
+      .filter((i) => kindOf(practice, i) === kind)
+      .flatMap((i) => Array.from({ length: i.count }, () => sizeOf(practice, i)))
+  const blocks = pieces('block').map(([longCm = 23, wideCm = 15, thickCm = 10]): BlockSize => ({
+    longCm,
+    wideCm,
+    thickCm,
+  }))
+  return {
+    blocks: listed('block') ? blocks : USUAL_STOCK.blocks,
+    slabs: listed('slab') ? pieces('slab').map(([, , thick = 5]) => thick) : USUAL_STOCK.slabs,
+    straps: listed('strap') ? pieces('strap').map(([long = 240]) => long) : USUAL_STOCK.straps,
+    chairs: listed('chair') ? pieces('chair').length : USUAL_STOCK.chairs,
+    blankets: listed('blanket') ? pieces('blanket').length : USUAL_STOCK.blankets,
+    bolsters: listed('bolster') ? pieces('bolster').length : USUAL_STOCK.bolsters,
+  }
+}
+
+function usable(items: readonly PropItem[]): PropItem[] {
+  return items.filter((i) => i.condition !== 'out')
+}
+
+function kindOf(practice: Library, { shape }: PropItem): string {
+  return practice.props.find((p) => p.id === shape)?.kind ?? ''
+}
+
+function sizeOf(practice: Library, { shape, sizeCm }: PropItem): readonly number[] {
+  return sizeCm ?? practice.props.find((p) => p.id === shape)?.sizeCm ?? []
+}

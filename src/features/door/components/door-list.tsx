@@ -1,0 +1,138 @@
+'use client'
+
+import { Button, Group, SegmentedControl, Select, Stack, Text, TextInput, Title } from '@mantine/core'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { newId } from '@/device/facts'
+import { FormProblem } from '@/ui/form-problem'
+import { LinkButton } from '@/ui/link-button'
+import { TextLink } from '@/ui/text-link'
+import { useSubmit } from '../../use-submit'
+import { dropIn, mark, newDropIn } from '../actions'
+import type { DoorData, DoorLine } from '../queries'
+
+const MARKS = [
+  { value: '', label: '?' },
+  { value: 'here', label: 'Here' },
+  { value: 'late', label: 'Late' },
+  { value: 'absent', label: 'Absent' },
+]
+
+/** Who came, what they said, what to ask; and whoever was not expected. */
+export function DoorList({ data }: { data: DoorData }) {
+  return (
+    <Stack>
+      {data.lines.map((line) => (
+        <Line key={line.id} classId={data.classId} line={line} />
+      ))}
+      <DropIn classId={data.classId} others={data.others} />
+    </Stack>
+  )
+}
+
+function Line({ classId, line }: { classId: string; line: DoorLine }) {
+  const router = useRouter()
+  const { send, problemOf, busy } = useSubmit(mark)
+  const said = [
+    line.ask,
+    line.limits,
+    line.checkedIn ? `checked in, ${line.touch}` : '',
+    line.dropIn ? 'dropped in' : '',
+  ].filter((t) => t !== '')
+  return (
+    <div className="card" role="group" aria-label={line.name}>
+      <FormProblem message={problemOf('')} />
+      <Group justify="space-between" gap="sm">
+        <Stack gap={2} flex={1} miw={220}>
+          <TextLink href={`/students/${line.id}/health`} fw={600} fz="lg">
+            {line.name}
+          </TextLink>
+          <Text size="sm">{said.length === 0 ? 'nothing to ask' : said.join(' · ')}</Text>
+        </Stack>
+        <SegmentedControl
+          aria-label={`${line.name} is`}
+          size="md"
+          data={MARKS}
+          value={line.attended ?? ''}
+          disabled={busy}
+          onChange={(value) =>
+            void send({
+              classId,
+              studentId: line.id,
+              attended: value === '' ? null : (value as 'here' | 'late' | 'absent'),
+            }).then(() => router.refresh())
+          }
+        />
+        <LinkButton href={`/teach/${classId}/door/${line.id}`} variant="default" mih={44}>
+          {line.checkedIn ? 'Say it again' : 'Ask aloud'}
+        </LinkButton>
+      </Group>
+    </div>
+  )
+}
+
+function DropIn({ classId, others }: { classId: string; others: DoorData['others'] }) {
+  const router = useRouter()
+  const known = useSubmit(dropIn)
+  const fresh = useSubmit(newDropIn)
+  const [picked, setPicked] = useState<string | null>(null)
+  const [name, setName] = useState('')
+  const [id, setId] = useState(() => newId())
+  return (
+    <section aria-labelledby="drop-in">
+      <Title order={2} id="drop-in" fz="xl" mb="sm">
+        Somebody not on the list
+      </Title>
+      <FormProblem message={known.problemOf('') ?? fresh.problemOf('')} />
+      <Group align="flex-end">
+        <Select
+          label="Somebody known"
+          w={240}
+          searchable
+          clearable
+          data={others.map((o) => ({ value: o.id, label: o.name }))}
+          value={picked}
+          onChange={setPicked}
+        />
+        <Button
+          variant="default"
+          disabled={picked === null}
+          loading={known.busy}
+          onClick={() =>
+            void known.send({ classId, studentId: picked ?? '' }).then((ok) => {
+              if (!ok) return
+              setPicked(null)
+              router.refresh()
+            })
+          }
+        >
+          Add to tonight
+        </Button>
+        <TextInput
+          label="Somebody new"
+          w={240}
+          value={name}
+          error={fresh.problemOf('name')}
+          onChange={(e) => setName(e.currentTarget.value)}
+        />
+        <Button
+          variant="default"
+          loading={fresh.busy}
+          onClick={() =>
+            void fresh.send({ classId, studentId: id, name }).then((ok) => {
+              if (!ok) return
+              setName('')
+              setId(newId())
+              router.refresh()
+            })
+          }
+        >
+          Add a new person
+        </Button>
+      </Group>
+      <Text c="dimmed" size="sm" mt={6}>
+        Whoever is not screened gets the gentle version. The plan waits until you make it again.
+      </Text>
+    </section>
+  )
+}

@@ -1,0 +1,92 @@
+import 'server-only'
+import type { Attended } from '@/core/attendance/odds'
+import { formatDay } from '@/core/day'
+import type { Caps } from '@/core/screening/caps'
+import { describeLoadFrom } from '@/core/words/limit'
+import { rosterOf } from '@/db/attendance'
+import { findClass } from '@/db/classes'
+import { listStudents } from '@/db/students'
+import { context } from '../context'
+import { judgeFor, type Judge } from '../judge'
+import { screeningState } from '../health/queries'
+import { expectedLine } from '../today/queries'
+
+export type DoorLine = {
+  readonly id: string
+  readonly name: string
+  readonly dropIn: boolean
+  readonly attended: Attended | null
+  readonly checkedIn: boolean
+  /** Limits in a few words; empty where there are none or they are hidden. */
+  readonly limits: string
+  readonly touch: string
+  /** What to ask before class. */
+  readonly ask: string
+}
+export type DoorData = {
+  readonly classId: string
+  readonly title: string
+  readonly dayLabel: string
+  readonly expected: string
+  readonly lines: readonly DoorLine[]
+  readonly others: readonly { id: string; name: string }[]
+}
+
+const TOUCH = { no: 'no hands', ask: 'ask before hands', yes: 'hands are welcome' } as const
+
+/** Who is at the door: marks, tonight's words, what to ask. */
+export function doorData(classId: string, hidden: boolean): DoorData | null {
+  const ctx = context()
+  const record = findClass(ctx.db, classId)
+  if (!record) return null
+  const judge = judgeFor(ctx, classId)
+  const people = listStudents(ctx.db)
+  const roster = rosterOf(ctx.db, classId)
+  return {
+    classId,
+    title: record.title,
+    dayLabel: formatDay(record.day),
+    expected: expectedLine(ctx, record),
+    lines: roster
+      .flatMap((line): DoorLine[] => {
+        const person = people.find((p) => p.id === line.studentId)
+        if (!person) return []
+        const state = screeningState(judge, person.id, ctx.today)
+        return [
+          {
+            id: person.id,
+            name: person.name,
+            dropIn: line.dropIn,
+            attended: line.attended,
+            checkedIn: judge.checkIn(person.id) !== null,
+            limits: hidden ? '' : tonightsLimits(judge, person.id),
+            touch: TOUCH[judge.touch(person.id)],
+            ask: ASK[state.code],
+          },
+        ]
+      })
+      .toSorted((a, b) => a.name.localeCompare(b.name)),
+    others: people
+      .filter((p) => !roster.some((r) => r.studentId === p.id))
+      .map(({ id, name }) => ({ id, name })),
+  }
+}
+
+const ASK = {
+  'not-asked': 'not screened yet',
+  'ask-again': 'ask the health questions again',
+  open: 'some questions are open',
+  soon: '',
+  answered: '',
+} as const
+
+/** What is barred or left out tonight, what only tonight adds first; at most three loads. */
+function tonightsLimits(judge: Judge, id: string): string {
+  const closed = (caps: Caps): string[] =>
+    caps.caps.filter((c) => c.action === 'stop' || c.action === 'avoid').map((c) => describeLoadFrom(c))
+  const standing = closed(judge.limits(id))
+  const fresh = closed(judge.tonight(id)).filter((w) => !standing.includes(w))
+  const words = [...new Set([...fresh, ...standing])]
+  if (words.length === 0) return ''
+  return `leave out ${words.slice(0, 3).join(', ')}${words.length > 3 ? ` and ${words.length - 3} more` : ''}`
+}

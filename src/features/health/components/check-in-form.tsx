@@ -1,0 +1,140 @@
+'use client'
+
+import { Button, Stack, Text } from '@mantine/core'
+import { useState } from 'react'
+import type { Region } from '@/core/screening/tonight'
+import { newId } from '@/device/facts'
+import { FormProblem } from '@/ui/form-problem'
+import { ScalePick, TapMany, TapPick } from '@/ui/scale-pick'
+import { useSubmit } from '../../use-submit'
+import { saveCheckIn } from '../actions'
+import type { PassData } from '../queries'
+
+const REGION_WORDS: readonly { value: Region; label: string }[] = [
+  { value: 'neck', label: 'Neck' },
+  { value: 'shoulder', label: 'Shoulder' },
+  { value: 'elbow', label: 'Elbow' },
+  { value: 'wrist', label: 'Wrist or hand' },
+  { value: 'back', label: 'Back' },
+  { value: 'hip', label: 'Hip' },
+  { value: 'knee', label: 'Knee' },
+  { value: 'foot', label: 'Foot' },
+  { value: 'head', label: 'Head' },
+  { value: 'belly', label: 'Belly' },
+]
+const LOOK = [
+  { value: 'watch', label: 'Watch' },
+  { value: 'half', label: 'Half of it' },
+  { value: 'whole', label: 'All of it' },
+] as const
+const TOUCH = [
+  { value: 'no', label: 'No' },
+  { value: 'ask', label: 'Ask each time' },
+  { value: 'yes', label: 'Yes' },
+] as const
+
+type Form = {
+  pain: number | null
+  regions: Region[]
+  energy: number | null
+  arms: number | null
+  look: 'watch' | 'half' | 'whole' | null
+  ticked: string[]
+  touch: 'no' | 'ask' | 'yes' | null
+}
+const BLANK: Form = {
+  pain: null,
+  regions: [],
+  energy: null,
+  arms: null,
+  look: null,
+  ticked: [],
+  touch: null,
+}
+
+/** Tonight's words: five taps and a button. What is said only ever makes tonight easier. */
+export function CheckInForm({
+  studentId,
+  daily,
+  onDone,
+}: {
+  studentId: string
+  daily: PassData['daily']
+  onDone: () => void
+}) {
+  const [form, setForm] = useState(BLANK)
+  const [entryId] = useState(newId)
+  const { busy, problemOf, send } = useSubmit(saveCheckIn)
+  const change = (part: Partial<Form>): void => setForm((all) => ({ ...all, ...part }))
+  // What is not tapped is sent as nothing, and the server says which tap is missing.
+  const given = { ...form, entryId, studentId } as Parameters<typeof saveCheckIn>[0]
+  return (
+    <Stack gap="lg">
+      <ScalePick
+        label="Does anything hurt now?"
+        ends={['nothing', 'very much']}
+        value={form.pain}
+        problem={problemOf('pain')}
+        onChange={(pain) => change({ pain, regions: pain === 0 ? [] : form.regions })}
+      />
+      {form.pain !== null && form.pain > 0 ? (
+        <TapMany
+          label="Where?"
+          options={REGION_WORDS}
+          values={form.regions}
+          problem={problemOf('regions')}
+          onChange={(regions) => change({ regions })}
+        />
+      ) : null}
+      <ScalePick
+        label="Energy"
+        ends={['none', 'plenty']}
+        value={form.energy}
+        problem={problemOf('energy')}
+        onChange={(energy) => change({ energy })}
+      />
+      <ScalePick
+        label="Arms"
+        ends={['fresh', 'spent']}
+        value={form.arms}
+        problem={problemOf('arms')}
+        onChange={(arms) => change({ arms })}
+      />
+      <TapPick
+        label="How much of tonight’s main shape?"
+        options={LOOK}
+        value={form.look}
+        problem={problemOf('look')}
+        onChange={(look) => change({ look })}
+      />
+      <TapMany
+        label="Anything of this today? Leave it empty if not."
+        options={daily.flatMap((q) => q.options.map((o) => ({ value: o.id, label: o.label })))}
+        values={form.ticked}
+        onChange={(ticked) => change({ ticked })}
+      />
+      <TapPick
+        label="May hands help?"
+        options={TOUCH}
+        value={form.touch}
+        problem={problemOf('touch')}
+        onChange={(touch) => change({ touch })}
+      />
+      <FormProblem message={problemOf('') ?? problemOf('studentId')} />
+      <Button
+        size="lg"
+        loading={busy}
+        onClick={() => {
+          void send(given).then((stored) => {
+            if (stored) onDone()
+          })
+        }}
+      >
+        Done
+      </Button>
+      <Text c="dimmed" size="sm">
+        Only your teacher reads this. It is kept for thirty days, and no answer makes tonight harder.
+      </Text>
+    </Stack>
+  )
+}

@@ -1,0 +1,391 @@
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { demoWorld } from '@/core/simulate/demo'
+import { seeded, uuidAt } from '@/core/simulate/random'
+import { CookieJar } from '@/testing/cookies'
+import type { Answer } from './answer'
+
+const mockJar = new CookieJar()
+jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
+jest.mock('next/headers', () => ({ cookies: () => Promise.resolve(mockJar) }))
+
+const DAY = '2026-03-10'
+const folder = mkdtempSync(path.join(tmpdir(), 'levitar-people-'))
+process.env.LEVITAR_DATA = folder
+process.env.LEVITAR_NOW = `${DAY}T17:00:00Z`
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+// Loaded after the data folder is set: the connection is opened once, on first use.
+const load = async () => ({
+  health: await import('./health/actions'),
+  healthQueries: await import('./health/queries'),
+  layer: await import('./health/layer'),
+  layerActions: await import('./health/layer-actions'),
+  approaches: await import('./approaches/actions'),
+  approachQueries: await import('./approaches/queries'),
+  door: await import('./door/actions'),
+  doorQueries: await import('./door/queries'),
+  studio: await import('./studio/actions'),
+  studioQueries: await import('./studio/queries'),
+  groups: await import('./groups/actions'),
+  groupQueries: await import('./groups/queries'),
+  incidents: await import('./incidents/actions'),
+  incidentQueries: await import('./incidents/queries'),
+  students: await import('./students/actions'),
+  studentQueries: await import('./students/queries'),
+  plans: await import('./plans/actions'),
+  planQueries: await import('./plans/queries'),
+  readiness: await import('./readiness/queries'),
+  teaching: await import('./teaching/actions'),
+  teachingQueries: await import('./teaching/queries'),
+  today: await import('./today/queries'),
+  context: await import('./context'),
+})
+let app: Awaited<ReturnType<typeof load>>
+const world = demoWorld(DAY)
+beforeAll(async () => {
+  app = await load()
+  const { seedDemo } = await import('@/db/seed')
+  const { db } = app.context.context()
+  seedDemo(db, world, DAY, app.context.keyOfHealth())
+})
+
+const random = seeded(21)
+const v7 = (): string => uuidAt(random, Date.parse(`${DAY}T17:00:00Z`))
+const value = <T>(answer: Answer<T>): T => {
+  if (!answer.ok) throw new Error(answer.problems.map((p) => p.message).join(' '))
+  return answer.value
+}
+const refused = (answer: Answer<unknown>): string[] => (answer.ok ? [] : answer.problems.map((p) => p.path))
+const idOf = (name: string): string => world.students.find((s) => s.name === name)?.id ?? ''
+const tonight = (): string => world.classes.at(-1)?.id ?? ''
+const open = () => app.layerActions.openLayer('')
+
+describe('the health layer', () => {
+  const answers = [{ question: 'Q01', choice: 'yes' as const, options: ['high-managed'] }]
+  const form = { way: 'answers' as const, answers, given: 'asked-aloud' as const }
+  it('shut, takes nothing from a teacher’s screen and keeps nothing of it', async () => {
+    const answer = await app.health.saveScreening({ ...form, entryId: v7(), studentId: idOf('Tomas Reyle') })
+    expect(answer.ok).toBe(false)
+    expect(app.healthQueries.limitsView(idOf('Tomas Reyle'), false)?.state).toMatch(/Not asked/)
+  })
+  it('open, turns an answer into limits at once and shows no condition among them', async () => {
+    value(await open())
+    value(await app.health.saveScreening({ ...form, entryId: v7(), studentId: idOf('Tomas Reyle') }))
+    const view = app.healthQueries.limitsView(idOf('Tomas Reyle'), false)
+    expect(view?.limits.map((l) => l.word)).toContain('Barred')
+    expect(JSON.stringify(view)).not.toMatch(/blood|pressure|BPH|Q01/i)
+    expect(view?.closed.some((c) => c.text.includes('Instead: '))).toBe(true)
+  })
+  it('hidden, sends not even the words of limits', async () => {
+    value(await app.layerActions.hideLimits(true))
+    expect(await app.layer.isPrivate()).toBe(true)
+    expect(await app.layer.layerOpen()).toBe(false)
+    expect(app.healthQueries.limitsView(idOf('Tomas Reyle'), true)).toMatchObject({
+      limits: [],
+      closed: [],
+      stages: [],
+    })
+    expect(app.doorQueries.doorData(tonight(), true)?.lines.every((l) => l.limits === '')).toBe(true)
+    value(await app.layerActions.hideLimits(false))
+  })
+  it('opens only with the word once one is set, and a forged mark opens nothing', async () => {
+    value(await open())
+    expect(refused(await app.layerActions.setPass({ word: 'abc', again: 'abc' }))).toEqual(['word'])
+    expect(refused(await app.layerActions.setPass({ word: 'slipway', again: 'slipwey' }))).toEqual(['again'])
+    value(await app.layerActions.setPass({ word: 'slipway', again: 'slipway' }))
+    value(await app.layerActions.shutLayer())
+    expect(refused(await app.layerActions.openLayer('harbour'))).toEqual(['word'])
+    expect(await app.layer.layerOpen()).toBe(false)
+    mockJar.set('levitar.layer', `${Date.now() + 1e6}.${'0'.repeat(64)}`)
+    expect(await app.layer.layerOpen()).toBe(false)
+    value(await app.layerActions.openLayer('slipway'))
+    expect(await app.layer.layerOpen()).toBe(true)
+    value(await app.layerActions.setPass({ word: '', again: '' }))
+  })
+  it('a clearance opens its own load, and only from an open screen', async () => {
+    const clearance = {
+      entryId: v7(),
+      studentId: idOf('Tomas Reyle'),
+      tags: [{ tag: 'HBH' as const, upTo: 3 }],
+      clinician: 'Dr Alder',
+      basis: 'letter-seen' as const,
+      day: '',
+      expires: '',
+    }
+    value(await app.layerActions.shutLayer())
+    expect((await app.health.saveClearance(clearance)).ok).toBe(false)
+    value(await open())
+    value(await app.health.saveClearance(clearance))
+    const words = app.healthQueries
+      .limitsView(idOf('Tomas Reyle'), false)
+      ?.limits.map((l) => `${l.word} ${l.text}`)
+    expect(words).not.toContain('Barred full inversions')
+    expect(words).toContain('Barred weight on the head')
+  })
+  it('a student’s own answers need no open screen, and a question nobody asks is refused', async () => {
+    value(await app.layerActions.shutLayer())
+    const own = {
+      entryId: v7(),
+      studentId: idOf('Ravi Ellender'),
+      way: 'nothing-applies' as const,
+      answers: [],
+    }
+    value(await app.health.savePassedScreening(own))
+    expect(app.studentQueries.screeningStates().get(idOf('Ravi Ellender'))).toBe('answered')
+    const odd = { ...own, way: 'answers' as const, answers: [{ ...answers[0]!, question: 'Q99' }] }
+    expect((await app.health.savePassedScreening(odd)).ok).toBe(false)
+    expect((await app.health.savePassedScreening({ ...own, way: 'answers' })).ok).toBe(false)
+  })
+})
+
+describe('tonight’s check-in', () => {
+  const said = {
+    pain: 5,
+    regions: ['wrist' as const],
+    energy: 2,
+    arms: 1,
+    look: 'half' as const,
+    ticked: [],
+    touch: 'no' as const,
+  }
+  it('lowers tonight’s ceiling, leaves the standing, and asks for what was not tapped', async () => {
+    const studentId = idOf('Greta Sommerby')
+    const before = app.readiness.personReadiness(studentId)?.decision
+    value(await app.health.saveCheckIn({ ...said, entryId: v7(), studentId }))
+    expect(app.readiness.personReadiness(studentId)?.decision).toEqual(before)
+    expect(app.healthQueries.limitsView(studentId, false)?.tonight).toContain(
+      'Left out: weight on the wrists',
+    )
+    const line = app.doorQueries.doorData(tonight(), false)?.lines.find((l) => l.id === studentId)
+    expect(line ?? { checkedIn: true, touch: 'no hands' }).toMatchObject({
+      checkedIn: true,
+      touch: 'no hands',
+    })
+    const short = { ...said, entryId: v7(), studentId, energy: null as unknown as number }
+    expect(refused(await app.health.saveCheckIn(short))).toEqual(['energy'])
+    expect(refused(await app.health.saveCheckIn({ ...said, entryId: v7(), studentId, regions: [] }))).toEqual(
+      ['regions'],
+    )
+  })
+  it('sends a passed tablet names and questions, and no answer', () => {
+    const data = JSON.stringify(app.healthQueries.passData(tonight()))
+    expect(data).toContain('Callum Strand')
+    for (const word of ['Dr Alder', '"pain":', '"choice"', '"energy":', 'Barred'])
+      expect([word, data.includes(word)]).toEqual([word, false])
+  })
+})
+
+describe('ways of working', () => {
+  it('are tried before they are kept, for one class only, and told where they come from', async () => {
+    const at = { scope: 'class' as const, scopeId: tonight(), approach: 'A01' }
+    const preview = value(await app.approaches.tryChoice({ ...at, option: 'wall' }))
+    expect(preview.hides.join(' ')).toMatch(/comes on to it/)
+    expect(app.approachQueries.approachPage('class', tonight())?.questions[0]?.inForce).toBe('padded')
+    value(await app.approaches.choose({ ...at, option: 'wall' }))
+    expect(app.approachQueries.approachPage('class', tonight())?.questions[0]).toMatchObject({
+      inForce: 'wall',
+      from: 'this class',
+      own: true,
+    })
+    expect(app.approachQueries.approachPage('teacher', '')?.questions[0]?.inForce).toBe('padded')
+    value(await app.approaches.choose({ ...at, option: null }))
+    expect(app.approachQueries.approachPage('class', tonight())?.questions[0]?.own).toBe(false)
+  })
+  it('cannot loosen what the house forbids, and the house leaves one way open', async () => {
+    value(await app.approaches.allowOption({ approach: 'A22', option: 'trained', allowed: false }))
+    const at = { scope: 'teacher' as const, scopeId: '', approach: 'A22' }
+    expect((await app.approaches.choose({ ...at, option: 'trained' })).ok).toBe(false)
+    for (const option of ['none', 'feather'])
+      value(await app.approaches.allowOption({ approach: 'A22', option, allowed: false }))
+    expect((await app.approaches.allowOption({ approach: 'A22', option: 'shared', allowed: false })).ok).toBe(
+      false,
+    )
+    for (const option of ['none', 'feather', 'trained'])
+      value(await app.approaches.allowOption({ approach: 'A22', option, allowed: true }))
+  })
+  it('start from a preset, show its clashes, and go back to none', async () => {
+    const at = { scope: 'teacher' as const, scopeId: '' }
+    value(await app.approaches.applyPreset({ ...at, preset: 'strength' }))
+    expect(
+      app.approachQueries.approachPage('teacher', '')?.questions.filter((q) => q.own).length,
+    ).toBeGreaterThan(4)
+    value(await app.approaches.applyPreset({ ...at, preset: 'none' }))
+    expect(app.approachQueries.approachPage('teacher', '')?.questions.some((q) => q.own)).toBe(false)
+    expect((await app.approaches.choose({ ...at, approach: 'A08', option: 'push' })).ok).toBe(false)
+    expect(app.approachQueries.approachPage('class', v7())).toBeNull()
+  })
+})
+
+describe('the door', () => {
+  it('marks who came, takes people nobody expected, and counts again', async () => {
+    const [first] = app.doorQueries.doorData(tonight(), false)?.lines ?? []
+    value(await app.door.mark({ classId: tonight(), studentId: first?.id ?? '', attended: 'absent' }))
+    expect((await app.door.mark({ classId: tonight(), studentId: v7(), attended: 'here' })).ok).toBe(false)
+    value(await app.door.newDropIn({ classId: tonight(), studentId: v7(), name: 'Lettie Marrow' }))
+    value(await app.door.dropIn({ classId: tonight(), studentId: idOf('Ravi Ellender') }))
+    const lines = app.doorQueries.doorData(tonight(), false)?.lines ?? []
+    expect(lines.find((l) => l.name === 'Lettie Marrow')).toMatchObject({
+      dropIn: true,
+      attended: 'here',
+      ask: 'not screened yet',
+    })
+    expect(lines).toHaveLength(12)
+  })
+})
+
+describe('the studio', () => {
+  const room = world.studio.room
+  const mutable = () => JSON.parse(JSON.stringify(room)) as Parameters<typeof app.studio.saveRoom>[0]
+  it('keeps a drawn room and tells what wants care; refuses one that cannot be', async () => {
+    expect(value(await app.studio.saveRoom(mutable())).join(' ')).toMatch(/Bay 5 is 105 cm wide/)
+    expect(app.context.context().studio.bays).toBe(5)
+    const wrong = mutable()
+    wrong.bays[0]!.fromCm = 700
+    const answer = await app.studio.saveRoom(wrong)
+    expect(answer.ok ? '' : answer.problems[0]?.message).toMatch(/past the end of its wall/)
+  })
+  it('counts the cupboard into what setups and plans may use', async () => {
+    const { stock, blocks } = app.context.context().studio
+    expect([blocks, stock.blocks.length, stock.chairs]).toEqual([12, 12, 3])
+    const line = {
+      id: v7(),
+      shape: 'chair',
+      localName: '',
+      sizeCm: null,
+      count: 2,
+      condition: 'sound' as const,
+      checkedDay: null,
+    }
+    value(await app.studio.saveCupboardLine(line))
+    expect(app.context.context().studio.stock.chairs).toBe(5)
+    value(await app.studio.checkedToday({ id: line.id }))
+    expect(app.studioQueries.cupboard().lines.find((l) => l.id === line.id)?.due).toBe(false)
+    expect(refused(await app.studio.saveCupboardLine({ ...line, count: -1 }))).toEqual(['count'])
+    value(await app.studio.removeCupboardLine({ id: line.id }))
+  })
+  it('closes a load for everybody, and only lowers the cap', async () => {
+    expect(refused(await app.studio.saveFloor({ closed: [], mostAttempts: 15 }))).toEqual(['mostAttempts'])
+    value(await app.studio.saveFloor({ closed: [{ tag: 'HB', level: 2 }], mostAttempts: 6 }))
+    const words = app.healthQueries.limitsView(idOf('Wren Haskett'), false)?.closed.map((c) => c.text) ?? []
+    expect(words.join(' ')).toMatch(/Not done in this room/)
+    value(await app.studio.saveFloor({ closed: [], mostAttempts: null }))
+  })
+  it('knows who helps today, what hangs by the door, and its zone', async () => {
+    const [bram] = app.studioQueries.helpers().people
+    value(await app.studio.saveHelper({ id: bram!.id, name: 'Bram Teale', trained: [], willing: false }))
+    expect(app.studioQueries.helpers().people[0]?.willing).toBe(false)
+    expect(app.studioQueries.emergencyView().missing).toEqual([])
+    expect(refused(await app.studio.saveNames({ name: '', teacher: '', timeZone: 'Mars/Base' }))).toEqual([
+      'timeZone',
+    ])
+  })
+  it('plans the next class of a group on its own weekday', async () => {
+    const [group] = app.groupQueries.groupViews().groups
+    expect(app.planQueries.newClassData(group?.id).start).toMatchObject({
+      day: DAY,
+      startTime: '18:30',
+      minutes: 75,
+    })
+    value(await app.groups.keepGroup({ ...group!, weekday: 4, members: [idOf('Ines Calder')] }))
+    expect(app.planQueries.newClassData(group?.id).start).toMatchObject({
+      day: '2026-03-12',
+      roster: [idOf('Ines Calder')],
+    })
+  })
+})
+
+describe('an incident', () => {
+  const report = (part: object = {}) => ({
+    id: v7(),
+    day: DAY,
+    time: '18:50',
+    classId: tonight(),
+    studentId: idOf('Jonty Abara'),
+    kind: 'fall' as const,
+    stageId: null,
+    happened: 'Planted-word-plover rolled out to the left.',
+    done: 'Sat out.',
+    told: ['studio' as const],
+    witnesses: '',
+    reporter: 'Ottoline Marsh',
+    ...part,
+  })
+  it('is kept sealed and read only from an open screen', async () => {
+    const kept = value(await app.incidents.saveIncident(report()))
+    expect(app.incidentQueries.incidentList(false)[0]?.what).toBe('A report, sealed')
+    expect(
+      app.incidentQueries.incidentView(kept.id)?.lines.find((l) => l.label === 'What happened')?.text,
+    ).toMatch(/plover/)
+    expect(refused(await app.incidents.saveIncident(report({ happened: '' })))).toEqual(['happened'])
+    expect(refused(await app.incidents.saveIncident(report({ time: 'noon' })))).toEqual(['time'])
+  })
+})
+
+describe('erasing somebody', () => {
+  it('removes every fact and byte of them, and leaves plans and decisions without them', async () => {
+    const id = idOf('Jonty Abara')
+    const classId = v7()
+    const roster = [id, idOf('Ines Calder'), idOf('Greta Sommerby')]
+    const record = {
+      id: classId,
+      title: 'Farewell',
+      day: DAY,
+      startTime: '20:00',
+      minutes: '30',
+      bays: 2,
+      groupId: null,
+      roster,
+    }
+    value(await app.plans.createClass(record))
+    const stamp = (deviceSeq: number) => ({
+      id: v7(),
+      deviceId: idOf('Ines Calder'),
+      deviceSeq,
+      hlc: `${(1000 + deviceSeq).toString(36).padStart(9, '0')}-0000-${idOf('Ines Calder')}`,
+    })
+    const event = { classId, atMs: 1_000, blockIndex: 0 }
+    value(await app.teaching.recordEvent({ ...stamp(1), ...event, kind: 'started' }))
+    value(await app.teaching.recordEvent({ ...stamp(2), ...event, kind: 'ended' }))
+    expect(app.studentQueries.incidentCount(id)).toBe(1)
+    expect(refused(await app.students.erase({ id, typed: 'Jonty', nobody: v7() }))).toEqual(['typed'])
+    const nobody = v7()
+    const gone = value(await app.students.erase({ id, typed: 'Jonty Abara', nobody }))
+    expect(gone).toMatchObject({ plans: 1, decisions: 1, incidents: 1 })
+
+    const plan = app.planQueries.planView(classId)
+    expect(plan?.blocks.flatMap((b) => b.versions.map((v) => v.name))).toContain('Somebody erased')
+    const kept = app.teachingQueries.changesOf(classId)?.changes.find((c) => c.studentId === nobody)
+    expect(kept).toMatchObject({ name: 'Somebody erased', inputsErased: true })
+    const { db } = app.context.context()
+    const { sql } = await import('drizzle-orm')
+    db.run(sql`PRAGMA wal_checkpoint(TRUNCATE)`)
+    for (const file of readdirSync(folder).filter((f) => f.startsWith('levitar.sqlite'))) {
+      const bytes = readFileSync(path.join(folder, file))
+      for (const word of [id, 'Jonty'])
+        expect([file, word, bytes.includes(word)]).toEqual([file, word, false])
+    }
+  })
+  it('forgetting health answers marks what was decided with them', async () => {
+    value(await open())
+    const classId = app.teachingQueries.endedClasses()[0]?.id ?? ''
+    value(await app.health.forgetHealth({ studentId: idOf('Ines Calder') }))
+    const marks = app.teachingQueries.changesOf(classId)?.changes.map((c) => [c.name, c.inputsErased])
+    expect(marks).toContainEqual(['Ines Calder', true])
+    expect(marks).toContainEqual(['Greta Sommerby', false])
+    expect(app.studentQueries.screeningStates().get(idOf('Ines Calder'))).toBe('not-asked')
+  })
+})
+
+describe('with the key lost', () => {
+  it('everything else works, and nobody counts as asked', async () => {
+    writeFileSync(path.join(folder, 'keys', 'health.key'), 'lost')
+    expect(app.today.todayData().state).toBe('class')
+    expect(app.readiness.board().length).toBeGreaterThan(12)
+    expect(app.planQueries.planView(tonight())).not.toBeNull()
+    expect(app.studentQueries.screeningStates().get(idOf('Wren Haskett'))).toBe('not-asked')
+    const answer = await app.layerActions.openLayer('')
+    expect(answer.ok ? '' : answer.problems[0]?.message).toMatch(/key/)
+  })
+})
