@@ -44,9 +44,7 @@ test('a tablet passed round takes ten people’s words, shows nobody another’s
     await expect(page.getByText('Nothing of it is on the screen. Pass the tablet on.')).toBeVisible()
     await expect(page.getByRole('radio')).toHaveCount(0)
     await page.getByRole('button', { name: 'I am the next person' }).click()
-    await expect(
-      page.getByText(`${Math.max(i + 1, 3)} of 10 done`).or(page.getByText(/of 10 done/)),
-    ).toBeVisible()
+    await expect(page.getByText(/of 10 done/)).toBeVisible()
   }
   await expect(page.getByText('10 of 10 done')).toBeVisible()
   await page.getByRole('link', { name: 'Back to the teacher' }).click()

@@ -121,8 +121,8 @@ describe('the health layer', () => {
     const words = app.healthQueries
       .limitsView(idOf('Tomas Reyle'), false)
       ?.limits.map((l) => `${l.word} ${l.text}`)
-    expect(words).not.toContain('Barred full inversions')
-    expect(words).toContain('Barred weight on the head')
+    expect(words?.[0]).toMatch(/^Barred weight on the head/)
+    expect(words?.[0]).not.toMatch(/full inversions/)
   })
   it('a student’s own answers need no open screen, and a question nobody asks is refused', async () => {
     value(await app.layerActions.shutLayer())

@@ -13,7 +13,7 @@ export const DEMO_ROOM: Room = {
     bay('bay-b', 'north', 150, 125),
     bay('bay-c', 'north', 280, 125),
     bay('bay-d', 'north', 410, 200),
-    bay('bay-e', 'north', 620, 105, 'beside the stove'),
+    bay('bay-e', 'north', 620, 105, 'stove near'),
     { ...bay('bay-f', 'east', 320, 120, 'radiator'), usable: false },
   ],
   mats: [

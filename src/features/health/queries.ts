@@ -3,8 +3,9 @@ import { formatDay, type Day } from '@/core/day'
 import { library } from '@/core/practice/library'
 import { FAMILIES, LOAD_TAGS, type Family } from '@/core/practice/schema'
 import { conditionsOf, isHealth } from '@/core/screening/answers'
-import { asStrictAs, judgeLoad, type Caps, type Verdict } from '@/core/screening/caps'
+import { asStrictAs, judgeLoad, type Cap, type Caps, type Verdict } from '@/core/screening/caps'
 import { insteadOf } from '@/core/screening/instead'
+import { DAILY_WORD } from '@/core/words/daily'
 import { describeLimit, describeLoadFrom, verdictWord } from '@/core/words/limit'
 import { findClass } from '@/db/classes'
 import { findStudent, listStudents } from '@/db/students'
@@ -35,7 +36,7 @@ export type LimitsView = {
   readonly name: string
   /** A line on where the screening stands. */
   readonly state: string
-  readonly limits: readonly { key: string; text: string; word: string }[]
+  readonly limits: readonly { word: string; text: string }[]
   /** First stage of each family that is closed, and what to do instead. */
   readonly closed: readonly { stage: string; text: string }[]
   /** Stages that limits act on, strictest first. */
@@ -138,16 +139,32 @@ export function screeningState(judge: Judge, id: string, today: Day): ScreeningS
     : { code: 'answered', line: 'Answered.' }
 }
 
+/** A limit in words with how strict it is; one that a stricter one covers is left out. */
+function capLines({ caps }: Pick<Caps, 'caps'>): { verdict: Verdict; text: string }[] {
+  const strictness = (cap: Cap): number => STRICT_FIRST.indexOf(verdictOf(cap))
+  const lines = caps
+    .filter(
+      (cap) =>
+        !caps.some((o) => o.tag === cap.tag && o.level <= cap.level && strictness(o) < strictness(cap)),
+    )
+    .map((cap) => {
+      const seconds = cap.mostSeconds === null ? '' : ` for ${cap.mostSeconds} s at most`
+      return { verdict: verdictOf(cap), text: `${describeLoadFrom(cap)}${seconds}` }
+    })
+  return [...new Map(lines.map((line) => [`${line.verdict} ${line.text}`, line])).values()]
+}
+
+function verdictOf(cap: Cap): Verdict {
+  return judgeLoad({ [cap.tag]: cap.level }, { caps: [cap] }).verdict
+}
+
+/** Limits by strictness, one line each. */
 function limitLines(caps: Caps): LimitsView['limits'] {
-  const lines = caps.caps.map((cap) => {
-    const { verdict } = judgeLoad({ [cap.tag]: cap.level }, { caps: [cap] })
-    const seconds = cap.mostSeconds === null ? '' : `, ${cap.mostSeconds} s at most`
-    const text = `${describeLoadFrom(cap)}${seconds}`
-    return { key: `${verdict} ${text}`, text, word: verdictWord(verdict), verdict }
+  const lines = capLines(caps)
+  return STRICT_FIRST.flatMap((verdict) => {
+    const own = lines.filter((l) => l.verdict === verdict).map((l) => l.text)
+    return own.length === 0 ? [] : [{ word: verdictWord(verdict), text: own.join(', ') }]
   })
-  return [...new Map(lines.map((line) => [line.key, line])).values()]
-    .toSorted((a, b) => STRICT_FIRST.indexOf(a.verdict) - STRICT_FIRST.indexOf(b.verdict))
-    .map(({ key, text, word }) => ({ key, text, word }))
 }
 
 const STRICT_FIRST: readonly Verdict[] = ['barred', 'left-out', 'changed', 'watch']
@@ -174,17 +191,17 @@ function stagesByVerdict(caps: Caps): { word: string; names: string[] }[] {
 
 function tonightLines(judge: Judge, id: string): string[] {
   if (!judge.checkIn(id)) return []
-  const standing = new Set(limitLines(judge.limits(id)).map((l) => l.key))
-  return limitLines(judge.tonight(id))
-    .filter((l) => !standing.has(l.key))
-    .map((l) => `${l.word}: ${l.text}`)
+  const standing = new Set(capLines(judge.limits(id)).map((l) => `${l.verdict} ${l.text}`))
+  return capLines(judge.tonight(id))
+    .filter((l) => !standing.has(`${l.verdict} ${l.text}`))
+    .map((l) => `${verdictWord(l.verdict)}: ${l.text}`)
 }
 
 export type PassData = {
   readonly classId: string
   readonly people: readonly { id: string; name: string; checkedIn: boolean; asked: boolean }[]
   readonly questions: readonly QuestionView[]
-  readonly daily: readonly { question: string; options: readonly { id: string; label: string }[] }[]
+  readonly daily: readonly { id: string; label: string }[]
 }
 
 /** What a tablet that is passed round needs: names, who is done, the questions. Nothing that anybody answered. */
@@ -208,17 +225,15 @@ export function passData(classId: string): PassData | null {
   }
 }
 
-/** What may be ticked at the door, question by question; scales are asked apart. */
+/** What may be ticked at the door; scales are asked apart. */
 export function dailyTicks(): PassData['daily'] {
   return library()
-    .intake.filter((q) => ['D4', 'D5', 'D6', 'D8', 'D9'].includes(q.id))
-    .map((q) => ({
-      question: q.question,
-      options: q.options.map((o) => ({
-        id: `${q.id}:${o.id}`,
-        label: o.label === 'Yes' ? q.question : o.label,
-      })),
-    }))
+    .intake.filter((q) => q.id.startsWith('D'))
+    .flatMap((q) => q.options.map((o) => `${q.id}:${o.id}`))
+    .flatMap((id) => {
+      const label = DAILY_WORD[id]
+      return label === undefined ? [] : [{ id, label }]
+    })
 }
 
 /** Loads that some rule stops, level by level: what a clearance may cover. */

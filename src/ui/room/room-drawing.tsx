@@ -25,6 +25,8 @@ export type Handle = {
 const MARGIN = 34
 /** How far out from the wall a bay is drawn: a body's length, cm. */
 const BAY_DEPTH = 170
+/** A closed bay is only hinted at, cm. */
+const CLOSED_DEPTH = 46
 
 /** The room from above, to scale: walls, ways out, bays, mats, what stands about, and who is where. */
 export function RoomDrawing({ room, occupants = [], label, picked = null, handle, height }: Props) {
@@ -49,12 +51,17 @@ export function RoomDrawing({ room, occupants = [], label, picked = null, handle
       >
         <rect x={0} y={0} width={widthCm} height={depthCm} className={classes.floor} />
         {bays.map((bay, i) => {
-          const zone = floorBefore(room, bay, BAY_DEPTH)
+          const zone = floorBefore(room, bay, bay.usable ? BAY_DEPTH : CLOSED_DEPTH)
           return (
             <g key={bay.id} {...grip(bay.id, `Bay ${i + 1}`)}>
               <rect {...zone} className={edge(bay.id, bay.usable ? classes.bay : classes.closed)} />
               <WallEdge room={room} part={bay} className={bay.usable ? classes.edge : classes.edgeClosed} />
-              <Labels box={zone} occupant={at(bay.id)} title={`Bay ${i + 1}`} note={bay.obstacle} />
+              <Labels
+                box={zone}
+                occupant={at(bay.id)}
+                title={bay.usable ? `Bay ${i + 1}` : ''}
+                note={bay.usable ? bay.obstacle : ''}
+              />
             </g>
           )
         })}
@@ -67,7 +74,7 @@ export function RoomDrawing({ room, occupants = [], label, picked = null, handle
               height={t.depthCm}
               className={edge(t.id, classes.thing)}
             />
-            <Middle x={t.xCm + t.widthCm / 2} y={t.yCm + t.depthCm / 2 + 5} className={classes.small}>
+            <Middle x={t.xCm + t.widthCm / 2} y={t.yCm + t.depthCm / 2 + 6} className={classes.small}>
               {t.name}
             </Middle>
           </g>
@@ -145,7 +152,7 @@ function Labels({
   return (
     <>
       {title === '' ? null : (
-        <Middle x={x} y={y - 40} className={classes.small}>
+        <Middle x={x} y={y - 52} className={classes.small}>
           {title}
         </Middle>
       )}
@@ -154,13 +161,13 @@ function Labels({
           <Middle x={x} y={y - 4} className={classes.name}>
             {occupant.name}
           </Middle>
-          <Middle x={x} y={y + 17} className={classes.small}>
+          <Middle x={x} y={y + 20} className={classes.small}>
             {occupant.mark}
           </Middle>
         </>
       ) : null}
       {note === '' ? null : (
-        <Middle x={x} y={y + 40} className={classes.small}>
+        <Middle x={x} y={y + 52} className={classes.small}>
           {note}
         </Middle>
       )}

@@ -12,7 +12,7 @@ import { dropIn, mark, newDropIn } from '../actions'
 import type { DoorData, DoorLine } from '../queries'
 
 const MARKS = [
-  { value: '', label: '?' },
+  { value: '', label: 'Not yet' },
   { value: 'here', label: 'Here' },
   { value: 'late', label: 'Late' },
   { value: 'absent', label: 'Absent' },

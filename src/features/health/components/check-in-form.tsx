@@ -109,7 +109,7 @@ export function CheckInForm({
       />
       <TapMany
         label="Anything of this today? Leave it empty if not."
-        options={daily.flatMap((q) => q.options.map((o) => ({ value: o.id, label: o.label })))}
+        options={daily.map(({ id, label }) => ({ value: id, label }))}
         values={form.ticked}
         onChange={(ticked) => change({ ticked })}
       />

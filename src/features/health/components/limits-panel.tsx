@@ -17,7 +17,7 @@ export function LimitsPanel({ view }: { view: LimitsView }) {
         ) : (
           <List>
             {view.limits.map((limit) => (
-              <ListItem key={limit.key}>
+              <ListItem key={limit.word}>
                 <strong>{limit.word}</strong>: {limit.text}
               </ListItem>
             ))}

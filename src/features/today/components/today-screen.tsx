@@ -46,7 +46,7 @@ export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: R
         ) : null}
       </PageHead>
       <Grid gap="xl">
-        <GridCol span={{ base: 12, md: 4 }}>
+        <GridCol span={{ base: 12, lg: 3 }}>
           <Stack>
             {data.settle.length > 0 ? (
               <section aria-labelledby="settle">
@@ -71,11 +71,11 @@ export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: R
             </Text>
           </Stack>
         </GridCol>
-        <GridCol span={{ base: 12, md: 8 }}>
+        <GridCol span={{ base: 12, lg: 9 }}>
           <RoomDrawing
             room={data.room}
             occupants={data.occupants}
-            height="64vh"
+            height="68vh"
             label={`The room from above with the first wave at the wall: ${count(data.occupants.length, 'person', 'people')} at their places`}
           />
         </GridCol>
