@@ -52,7 +52,7 @@ export function greedyPlan(practice: Library, brief: ClassBrief): Result<Plan, P
   const wavesAt = warm.seconds + skillS
   const wavesS = middleS - skillS
   const rungOf = (id: string): number => practice.stages.findIndex((stage) => stage.id === id)
-  const waves = planWaves(wall.versions, bays, wavesS, wavesAt, rungOf)
+  const waves = planWaves(wall.versions, bays, wavesS, wavesAt, rungOf, brief.mostAttempts)
   blocks.push({ kind: 'waves', startS: wavesAt, seconds: wavesS, versions: wall.versions, ...waves })
   blocks.push({
     kind: 'counterpose',

@@ -22,6 +22,8 @@ export type ClassBrief = {
   readonly participants: readonly Participant[]
   /** Versions the teacher fixed by hand, with the reason given. */
   readonly locks: readonly Lock[]
+  /** Attempts a person at most, from the studio's floor; a turn at the wall is at least one. */
+  readonly mostAttempts?: number
 }
 
 export const OVERRIDE_REASONS = ['seen-it', 'knows-own-body', 'spotter-beside', 'other'] as const

@@ -118,6 +118,20 @@ describe('the greedy plan', () => {
       expect.objectContaining({ code: 'above-decision', studentId: 'p1', overridden: false }),
     )
   })
+  it('gives nobody more turns than the studio allows, and the validator counts them by itself', () => {
+    const free = brief({ minutes: 90 })
+    const plan = planOf(free)
+    const turns = block(plan, 'waves').sets
+    expect(turns).toBeGreaterThan(2)
+    const strict = { ...free, mostAttempts: 2 }
+    expect(block(planOf(strict), 'waves').sets).toBe(2)
+    expect(validatePlan(practice, strict, plan)).toContainEqual({
+      code: 'too-many-attempts',
+      turns,
+      most: 2,
+    })
+    expect(validatePlan(practice, strict, planOf(strict))).toEqual([])
+  })
   it('goes one rung down for whoever steps back', () => {
     const plan = planOf(
       brief({

@@ -31,6 +31,7 @@ export type Violation =
   | { readonly code: 'load-without-warm-up'; readonly stageId: string; readonly warmupId: string }
   | { readonly code: 'load-without-counterpose'; readonly stageId: string; readonly counterposeId: string }
   | { readonly code: 'left-out'; readonly studentId: string }
+  | { readonly code: 'too-many-attempts'; readonly turns: number; readonly most: number }
 
 /**
  * Re-checks every hard rule on any plan, whoever made it. Shares no code with the planners on purpose.
@@ -46,11 +47,24 @@ export function validatePlan(practice: Library, brief: ClassBrief, plan: Plan): 
     ...plan.blocks.flatMap((block) => stockKept(brief, versionsOf(block))),
     ...preparation(practice, plan),
     ...everybodyIn(brief, plan),
+    ...attemptsKept(brief, plan),
   ]
 }
 
 function versionsOf(block: PlanBlock): readonly Version[] {
   return block.kind === 'skill' || block.kind === 'waves' ? block.versions : []
+}
+
+/** Turns at the wall are attempts; nobody takes more than the studio allows. */
+function attemptsKept({ mostAttempts }: ClassBrief, plan: Plan): Violation[] {
+  if (mostAttempts === undefined) return []
+  const turns = new Map<string, number>()
+  for (const block of plan.blocks)
+    if (block.kind === 'waves')
+      for (const { studentId } of block.turns.flatMap((t) => t.up))
+        turns.set(studentId, (turns.get(studentId) ?? 0) + 1)
+  const most = Math.max(0, ...turns.values())
+  return most > mostAttempts ? [{ code: 'too-many-attempts', turns: most, most: mostAttempts }] : []
 }
 
 function timing(plan: Plan, allowedS: number): Violation[] {

@@ -1,4 +1,7 @@
-import { NOT_ASKED } from '../screening/caps'
+import { missingOnCard } from '../room/emergency'
+import { isImpossible, roomProblems, usableBays } from '../room/room'
+import { conditionsOf, type Screening } from '../screening/answers'
+import { capsOf, NOT_ASKED } from '../screening/caps'
 import { library } from '../practice/library'
 import { decide } from '../readiness/decide'
 import { demoWorld } from './demo'
@@ -7,7 +10,40 @@ import { seeded, uuidAt } from './random'
 const AS_OF = '2026-03-10'
 const world = demoWorld(AS_OF)
 
+const screeningOf = (id: string): Screening => {
+  const said = world.said.filter((e) => e.studentId === id)
+  return {
+    answers: said.flatMap((e) => e.answers),
+    nothingApplies: said[0]?.nothingApplies ?? null,
+    gentle: said[0]?.gentle ?? false,
+  }
+}
+const clearancesOf = (id: string) =>
+  world.clearances.filter((c) => c.studentId === id).map((c) => c.clearance)
+
 describe('the demo world', () => {
+  it('has every kind of cap in it, a clearance, an answer that has run out and people nobody has asked', () => {
+    const all = world.students.map(({ id }) => capsOf(library(), screeningOf(id), clearancesOf(id), AS_OF))
+    const actions = new Set(all.flatMap((c) => c.caps.map((cap) => cap.action)))
+    expect([...actions].sort()).toEqual(['avoid', 'modify', 'stop', 'watch'])
+    expect(all.some((c) => c.cleared.length > 0)).toBe(true)
+    const expired = world.students.filter(
+      ({ id }) => conditionsOf(library(), screeningOf(id), AS_OF).expired.length > 0,
+    )
+    expect(expired.map((s) => s.name)).toEqual(['Ines Calder'])
+    expect(
+      world.students.filter(({ id }) => !world.said.some((e) => e.studentId === id)).length,
+    ).toBeGreaterThan(0)
+  })
+  it('draws a room with five usable bays and nothing impossible, marks who came, and stocks a cupboard', () => {
+    expect(usableBays(world.studio.room)).toHaveLength(5)
+    expect(roomProblems(world.studio.room).filter(isImpossible)).toEqual([])
+    const past = world.classes.slice(0, -1)
+    expect(past.every((c) => c.roster.every((id) => c.attended[id] !== undefined))).toBe(true)
+    expect(world.cupboard.length).toBeGreaterThan(8)
+    expect(missingOnCard(world.studio.emergency)).toEqual([])
+  })
+
   it('is the same for the same seed and day, and another for another', () => {
     expect(demoWorld(AS_OF)).toEqual(world)
     expect(demoWorld(AS_OF, 8).observations).not.toEqual(world.observations)
@@ -22,7 +58,7 @@ describe('the demo world', () => {
     for (const o of world.observations) expect(checks.map((c) => c.id)).toContain(o.checkId)
     for (const a of world.attempts) expect(stages.map((s) => s.id)).toContain(a.stageId)
   })
-  it('reaches every outcome that this release can give', () => {
+  it('reaches every outcome', () => {
     const outcomes = world.students.map(({ id }) => {
       const mine = <T extends { studentId: string }>(facts: readonly T[]): T[] =>
         facts.filter((f) => f.studentId === id)
@@ -31,12 +67,16 @@ describe('the demo world', () => {
         attempts: mine(world.attempts),
         placements: mine(world.placements),
       }
-      return decide(library(), 'FS', id, evidence, NOT_ASKED, AS_OF).outcome
+      const said = world.said.filter((e) => e.studentId === id)
+      const limits =
+        said.length === 0 ? NOT_ASKED : capsOf(library(), screeningOf(id), clearancesOf(id), AS_OF)
+      return decide(library(), 'FS', id, evidence, limits, AS_OF).outcome
     })
     expect([...new Set(outcomes)].sort()).toEqual([
       'build',
       'held',
       'near',
+      'not-now',
       'offer',
       'once-more',
       'step-back',

@@ -53,6 +53,8 @@ export function describeViolation(
       return `${Math.ceil((violation.plannedS - violation.allowedS) / 60)} minutes too long.`
     case 'blocks-overlap':
       return 'Two blocks overlap.'
+    case 'too-many-attempts':
+      return `${violation.turns} turns at the wall; ${violation.most} attempts is the most here.`
     case 'bay-shared':
       return `Two people share bay ${violation.bay}.`
     case 'bay-missing':

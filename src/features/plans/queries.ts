@@ -1,4 +1,5 @@
 import 'server-only'
+import { attemptCap } from '@/core/approaches/floor'
 import { estimateBody } from '@/core/body/estimate'
 import { formatDay, nextWeekday } from '@/core/day'
 import { greedyPlan } from '@/core/planning/greedy'
@@ -43,6 +44,7 @@ function briefOf(
     bays,
     locks,
     participants,
+    mostAttempts: attemptCap(ctx.studio.floor),
     stock: { straps: ctx.studio.straps, blocks: ctx.studio.blocks },
   }
 }
