@@ -48,7 +48,9 @@ test('a tablet passed round takes ten people’s words, shows nobody another’s
   }
   await expect(page.getByText('10 of 10 done')).toBeVisible()
   await page.getByRole('link', { name: 'Back to the teacher' }).click()
-  await expect(page.getByRole('group', { name: 'Ines Calder' })).toContainText('leave out weight on the wrists')
+  await expect(page.getByRole('group', { name: 'Ines Calder' })).toContainText(
+    'leave out weight on the wrists',
+  )
   await page.goto(app.address)
   await expect(page.getByText('10 of 10 have checked in.')).toBeVisible()
 })

@@ -17,11 +17,6 @@ export function listAssistants(db: Db): AssistantRecord[] {
   return db.select().from(assistant).orderBy(asc(assistant.name)).all()
 }
 
-/** Who helps on a day. */
-export function willingOn(people: readonly AssistantRecord[], day: Day): AssistantRecord[] {
-  return people.filter((p) => p.restsUntil === null || p.restsUntil < day)
-}
-
 /** Adds or changes an assistant; the id comes from the form. */
 export function saveAssistant(db: Db, record: AssistantRecord): void {
   const row = { ...record, trained: [...record.trained] }

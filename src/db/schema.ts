@@ -170,6 +170,39 @@ export const healthRecord = sqliteTable(
   (t) => [index('health_by_student').on(t.studentId)],
 )
 
+/** A setup as it was left for somebody, to be taken up again. */
+export const savedSetup = sqliteTable(
+  'saved_setup',
+  {
+    id: text('id').primaryKey(),
+    studentId: text('student_id')
+      .notNull()
+      .references(() => student.id, { onDelete: 'cascade' }),
+    setupId: text('setup_id').notNull(),
+    options: text('options', { mode: 'json' }).$type<Record<string, number>>().notNull(),
+    day: text('day').notNull(),
+  },
+  (t) => [index('saved_by_student').on(t.studentId)],
+)
+
+/** A share of body weight that was weighed. The two readings behind it are never sent here. */
+export const weighing = sqliteTable(
+  'weighing',
+  {
+    id: text('id').primaryKey(),
+    studentId: text('student_id')
+      .notNull()
+      .references(() => student.id, { onDelete: 'cascade' }),
+    shapeId: text('shape_id').notNull(),
+    share: real('share').notNull(),
+    day: text('day').notNull(),
+  },
+  (t) => [
+    index('weighing_by_student').on(t.studentId),
+    check('weighing_share', sql`${t.share} between 0 and 1.05`),
+  ],
+)
+
 /** Columns of every append-only fact; rows are inserted and never updated. */
 function factColumns(self: () => AnySQLiteColumn) {
   return {

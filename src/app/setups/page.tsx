@@ -1,8 +1,9 @@
 import type { Metadata } from 'next'
-import { SetupBench } from '@/features/setups/components/setup-bench'
+import { isPrivate } from '@/features/health/layer'
 import { benchData } from '@/features/setups/queries'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
+import { Bench } from './bench'
 
 export const metadata: Metadata = { title: 'Setups' }
 
@@ -12,18 +13,18 @@ export default async function SetupsPage({
   searchParams: Promise<{ student?: string; setup?: string }>
 }) {
   const { student, setup } = await searchParams
-  const data = benchData()
-  const initialStudent = data.people.some((p) => p.id === student) ? (student ?? null) : null
+  const data = benchData(await isPrivate())
+  const person = data.people.find((p) => p.id === student)
   const initialSetup = data.setups.some((s) => s.id === setup)
     ? (setup ?? '')
-    : 'SETUP-wall-kick-forearm-block'
+    : (person?.next[0] ?? 'SETUP-wall-kick-forearm-block')
   return (
     <>
       <PageHead title="Where do the hands go?" lead="For this body and this wall, to scale." />
-      <SetupBench
-        key={`${initialStudent ?? ''} ${initialSetup}`}
+      <Bench
+        key={`${person?.id ?? ''} ${initialSetup}`}
         {...data}
-        initialStudent={initialStudent}
+        initialStudent={person?.id ?? null}
         initialSetup={initialSetup}
       />
       <SafetyLine />

@@ -122,13 +122,34 @@ describe('clashes', () => {
 
 describe('a hand that disagrees', () => {
   const small = resolveApproaches(practice, {})
-  const ask = (cm: number) => disagreement(practice, small, 'SETUP-wall-kick-forearm', 'fingertipGapCm', cm)
+  const ask = (cm: number) => disagreement(small, 'SETUP-wall-kick-forearm', 'fingertipGapCm', cm)
+  it('only ever wants an option that its question has', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.constantFrom('SETUP-wall-kick-forearm', 'SETUP-wall-kick-hand'),
+        (cm, setup) => {
+          const found = disagreement(
+            new Map([
+              ['A04', { option: '?' }],
+              ['A05', { option: '?' }],
+            ]),
+            setup,
+            'fingertipGapCm',
+            cm,
+          )
+          const options = practice.approaches.find((a) => a.id === found?.approach)?.options.map((o) => o.id)
+          expect(options).toContain(found?.wants)
+        },
+      ),
+    )
+  })
   it('is heard past the setting’s own span and nowhere else', () => {
     expect(ask(20)).toEqual({ approach: 'A04', now: 'small', wants: 'far' })
     expect(ask(0)).toEqual({ approach: 'A04', now: 'small', wants: 'touching' })
     expect(ask(5)).toBeNull()
-    expect(disagreement(practice, small, 'SETUP-dolphin-strap', 'wallGapCm', 20)).toBeNull()
-    expect(disagreement(practice, small, 'SETUP-wall-kick-hand', 'fingertipGapCm', 40)).toBeNull()
+    expect(disagreement(small, 'SETUP-dolphin-strap', 'wallGapCm', 20)).toBeNull()
+    expect(disagreement(small, 'SETUP-wall-kick-hand', 'fingertipGapCm', 40)).toBeNull()
   })
 })
 

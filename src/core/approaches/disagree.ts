@@ -1,4 +1,3 @@
-import type { Library } from '../practice/library'
 import type { Resolved } from './resolve'
 
 /** A hand on a drawing that does something other than the setting in force. */
@@ -30,7 +29,6 @@ const GAPS: readonly string[] = ['fingertipGapCm', 'wallGapCm']
  * always, for this class or for this person. Null where it agrees or says nothing.
  */
 export function disagreement(
-  practice: Library,
   resolved: ReadonlyMap<string, Pick<Resolved, 'option'>>,
   setupId: string,
   option: string,
@@ -41,9 +39,7 @@ export function disagreement(
   const { approach, read } = found.reading
   const now = resolved.get(approach)?.option
   const wants = read(value)
-  const question = practice.approaches.find((a) => a.id === approach)
   const byPurpose = now === 'by-purpose' || now === 'by-pose'
-  if (now === undefined || byPurpose || now === wants || !question?.options.some((o) => o.id === wants))
-    return null
+  if (now === undefined || byPurpose || now === wants) return null
   return { approach, now, wants }
 }

@@ -17,13 +17,22 @@ const BUILD_SHIFT = 0.04
 /** The same bones with mass moved between the trunk and the hips and legs. */
 export function withBuild(body: Body, build: Build): Body {
   if (build === 'even') return body
-  const { trunk, thigh } = body.mass
   const toLegs = build === 'fuller-hips-and-legs' ? BUILD_SHIFT / 2 : -BUILD_SHIFT / 2
-  // The other half moves within the trunk: between its middle and the hip joint.
-  const mass: Record<MassSegment, Inertia> = {
-    ...body.mass,
+  return { ...body, mass: shiftMass(body.mass, toLegs) }
+}
+
+/**
+ * Moves a share of the whole mass from the trunk to the thighs; as much again moves within the trunk, between its
+ * middle and the hip joint. Negative moves it up.
+ */
+export function shiftMass(
+  mass: Readonly<Record<MassSegment, Inertia>>,
+  toLegs: number,
+): Readonly<Record<MassSegment, Inertia>> {
+  const { trunk, thigh } = mass
+  return {
+    ...mass,
     trunk: { mass: trunk.mass - toLegs, com: trunk.com + toLegs },
     thigh: { mass: thigh.mass + toLegs / 2, com: thigh.com },
   }
-  return { ...body, mass }
 }

@@ -1,4 +1,5 @@
 import { ok, refused, type Result } from '../result'
+import { shiftMass } from './build'
 import type { Cm } from '../units'
 import {
   DIRECT_MEASURES,
@@ -34,6 +35,8 @@ export type BodyInput = {
   statureCm: number
   table?: BodyTable | undefined
   measured?: Partial<Record<LengthName, number>> | undefined
+  /** Share of the whole mass that lies in hips and legs instead of the trunk, from weighings of this person. */
+  massToLegs?: number | undefined
 }
 
 export type BodyRefusal =
@@ -48,11 +51,11 @@ const LENGTH_TOLERANCE = 0.35
 
 /**
  * Every segment of a body from its stature, with measured lengths in place of estimates where given.
- * @param input stature in cm; `table` defaults to the blend; `measured` in cm
+ * @param input stature in cm; `table` defaults to the blend; `measured` in cm; `massToLegs` as a share of all mass
  * @returns lengths with source and standard deviation, and the mass table
  */
 export function estimateBody(input: BodyInput): Result<Body, BodyRefusal> {
-  const { statureCm, table = 'blend', measured = {} } = input
+  const { statureCm, table = 'blend', measured = {}, massToLegs = 0 } = input
   if (!(statureCm >= STATURE_RANGE.minCm && statureCm <= STATURE_RANGE.maxCm))
     return refused({ code: 'stature-implausible', statureCm, ...STATURE_RANGE })
 
@@ -83,7 +86,7 @@ export function estimateBody(input: BodyInput): Result<Body, BodyRefusal> {
       own * (name === 'innerLeg' ? DIRECT_RATIO.seatedLeg / DIRECT_RATIO.innerLeg : 1),
     )
   }
-  return ok({ statureCm, table, length, direct, mass: inertia(table) })
+  return ok({ statureCm, table, length, direct, mass: shiftMass(inertia(table), massToLegs) })
 }
 
 /** Segments that a combined length runs over: those still estimated are stretched so that their sum agrees with it. */

@@ -47,16 +47,14 @@ export const EMPTY_ROOM: Room = { widthCm: 720, depthCm: 600, bays: [], mats: []
 export const ROOM_RANGE = { minCm: 200, maxCm: 5000 } as const
 /** Width of a straight-line place at the wall, cm (props.md 6, cautions.md F1). */
 export const BAY_WIDTH_CM = 120
-/** Width for a straddle or a sideways way out, cm (cautions.md F2). */
-export const STRADDLE_WIDTH_CM = 200
 /** Narrowest place that a teacher may still allow, cm (cautions.md F1, range). */
-export const LEAST_BAY_CM = 100
+const LEAST_BAY_CM = 100
 /** Depth to keep clear behind the hands of a kicker: an average body and 0.6 m, cm (cautions.md F3). */
-export const FALL_DEPTH_CM = 230
+const FALL_DEPTH_CM = 230
 /** A mat, cm (props.md 2). */
-export const MAT_CM = { long: 180, wide: 62 } as const
+const MAT_CM = { long: 180, wide: 62 } as const
 /** More bays than this are never in sight of one teacher. */
-export const MOST_BAYS = 12
+const MOST_BAYS = 12
 
 /** How many people a clear wall takes side by side. */
 export function baysIn(wallCm: Cm): number {
@@ -147,7 +145,7 @@ export function isImpossible({ code }: RoomProblem): boolean {
 
 function outside(room: Room): RoomProblem[] {
   const along = (kind: 'bay-outside' | 'door-outside') => (p: Bay | Door) => {
-    const over = Math.max(p.fromCm + p.widthCm - sideLength(room, p.side), -p.fromCm)
+    const over = Math.max(p.fromCm + p.widthCm - sideLength(room, p.side), 0 - p.fromCm)
     return over > 0 ? [{ code: kind, id: p.id, overCm: over }] : []
   }
   const within = ({ x, y, width, height }: Box): boolean =>

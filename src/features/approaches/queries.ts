@@ -4,6 +4,7 @@ import {
   hiddenStages,
   isSetAt,
   resolveApproaches,
+  SCOPES,
   type Choices,
   type Layers,
   type Scope,
@@ -50,7 +51,9 @@ export type ApproachPage = {
 }
 
 /** The positions side by side for a teacher, a class or a student. Null where that class or person is gone. */
-export function approachPage(scope: Scope, scopeId: string): ApproachPage | null {
+export function approachPage(asked: string, scopeId: string): ApproachPage | null {
+  const scope = SCOPES.find((s) => s === asked)
+  if (!scope) return null
   const ctx = context()
   const practice = library()
   const of = scopeName(ctx, scope, scopeId)

@@ -1,14 +1,12 @@
 import 'server-only'
 import type { Attended } from '@/core/attendance/odds'
 import { formatDay } from '@/core/day'
-import type { Caps } from '@/core/screening/caps'
-import { describeLoadFrom } from '@/core/words/limit'
 import { rosterOf } from '@/db/attendance'
 import { findClass } from '@/db/classes'
 import { listStudents } from '@/db/students'
 import { context } from '../context'
 import { judgeFor, type Judge } from '../judge'
-import { screeningState } from '../health/queries'
+import { closedWords, screeningState } from '../health/queries'
 import { expectedLine } from '../today/queries'
 
 export type DoorLine = {
@@ -82,10 +80,8 @@ const ASK = {
 
 /** What is barred or left out tonight, what only tonight adds first; at most three loads. */
 function tonightsLimits(judge: Judge, id: string): string {
-  const closed = (caps: Caps): string[] =>
-    caps.caps.filter((c) => c.action === 'stop' || c.action === 'avoid').map((c) => describeLoadFrom(c))
-  const standing = closed(judge.limits(id))
-  const fresh = closed(judge.tonight(id)).filter((w) => !standing.includes(w))
+  const standing = closedWords(judge.limits(id))
+  const fresh = closedWords(judge.tonight(id)).filter((w) => !standing.includes(w))
   const words = [...new Set([...fresh, ...standing])]
   if (words.length === 0) return ''
   return `leave out ${words.slice(0, 3).join(', ')}${words.length > 3 ? ` and ${words.length - 3} more` : ''}`

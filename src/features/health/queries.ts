@@ -154,6 +154,15 @@ function capLines({ caps }: Pick<Caps, 'caps'>): { verdict: Verdict; text: strin
   return [...new Map(lines.map((line) => [`${line.verdict} ${line.text}`, line])).values()]
 }
 
+/** What is barred or left out, in words, each once: for cards. */
+export function closedWords({ caps }: Pick<Caps, 'caps'>): string[] {
+  return [
+    ...new Set(
+      caps.filter((c) => c.action === 'stop' || c.action === 'avoid').map((c) => describeLoadFrom(c)),
+    ),
+  ]
+}
+
 function verdictOf(cap: Cap): Verdict {
   return judgeLoad({ [cap.tag]: cap.level }, { caps: [cap] }).verdict
 }

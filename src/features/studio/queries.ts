@@ -4,6 +4,7 @@ import { library } from '@/core/practice/library'
 import { wearCheck, wearDue, type PropItem } from '@/core/props/inventory'
 import { missingOnCard, type EmergencyCard } from '@/core/room/emergency'
 import { EMPTY_ROOM, roomProblems, type Room } from '@/core/room/room'
+import { CARD_LINES } from '@/core/words/emergency'
 import { describeLoadFrom } from '@/core/words/limit'
 import { describeRoom } from '@/core/words/room'
 import { listAssistants } from '@/db/assistants'
@@ -94,9 +95,14 @@ export function helpers(): { people: Helper[]; assists: { value: string; label: 
 }
 
 /** The card by the door and what is still missing on it. */
-export function emergencyView(): { card: EmergencyCard; missing: (keyof EmergencyCard)[]; studio: string } {
+export function emergencyView(): { card: EmergencyCard; missing: string[]; studio: string } {
   const { studio } = context()
-  return { card: studio.emergency, missing: missingOnCard(studio.emergency), studio: studio.name }
+  const missing = missingOnCard(studio.emergency)
+  return {
+    card: studio.emergency,
+    studio: studio.name,
+    missing: CARD_LINES.filter((l) => missing.includes(l.key)).map((l) => l.label.toLowerCase()),
+  }
 }
 
 /** What the studio holds for everybody. */

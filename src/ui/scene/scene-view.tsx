@@ -1,44 +1,111 @@
-import type { Bone, Dimension, Figure, Scene, SceneProp } from '@/core/setups/scene'
-import type { Point } from '@/core/mechanics/point'
-import { length, percent, type Wording } from '@/core/words/number'
+'use client'
+
+import { useElementSize } from '@mantine/hooks'
+import type { Ref } from 'react'
+import type { Position } from '@/core/mechanics/position'
+import { depthOf, drawnLoads, extentOf, FULL_LOAD_CM, layoutLabels } from '@/core/setups/labels'
+import {
+  figureOf,
+  type Bone,
+  type Dimension,
+  type Figure,
+  type Scene,
+  type SceneProp,
+} from '@/core/setups/scene'
+import type { Wording } from '@/core/words/number'
 import classes from './scene.module.css'
 
-/** Room under the floor for dimension lines and loads, cm. */
-const BELOW_CM = 48
-/** Letter height in scene centimetres: the drawing is to scale, so text scales with it. */
-const TEXT_CM = 6.2
+/** Letters are this high on the screen, px, whatever the drawing's scale. */
+const TEXT_PX = 14
+/** Letter height before the drawing's size is known, and its bounds, cm. */
+const TEXT_CM = { usual: 6.2, least: 3.6, most: 13 }
 
-type Props = { scene: Scene; wording: Wording; label: string; children?: React.ReactNode }
+type Props = {
+  scene: Scene
+  wording: Wording
+  label: string
+  children?: React.ReactNode
+  svgRef?: Ref<SVGSVGElement>
+}
 
 /** A measured drawing, side-on and to scale: y is turned over once here, everything inside is in cm with y down. */
-export function SceneView({ scene, wording, label, children }: Props) {
+export function SceneView({ scene, wording, label, children, svgRef }: Props) {
+  const { ref, width, height } = useElementSize<HTMLDivElement>()
   const { minX, maxX, maxY } = scene.bounds
+  const pxPerCm = width === 0 ? 0 : Math.min(width / (maxX - minX), Math.max(240, height) / (maxY + 40))
+  const textCm =
+    pxPerCm === 0 ? TEXT_CM.usual : Math.min(TEXT_CM.most, Math.max(TEXT_CM.least, TEXT_PX / pxPerCm))
+  const labels = layoutLabels(scene, wording, textCm)
+  const wide = extentOf(scene, labels)
+  return (
+    <div ref={ref}>
+      <svg
+        ref={svgRef}
+        className={classes.scene}
+        viewBox={`${wide.minX} ${-maxY} ${wide.maxX - wide.minX} ${maxY + depthOf(labels) + 3}`}
+        role="group"
+        aria-label="Drawing to scale"
+      >
+        <g role="img" aria-label={label}>
+          <Ground minX={wide.minX} maxX={wide.maxX} />
+          {scene.wallX === null ? null : <Wall x={scene.wallX} height={maxY} />}
+          {scene.figures.map((figure) => (
+            <FigureShape key={figure.role} figure={figure} />
+          ))}
+          {scene.props.map((prop, i) => (
+            <PropShape key={`${prop.kind} ${i}`} prop={prop} />
+          ))}
+          <Plumb scene={scene} />
+          {scene.dimensions.map((dimension) => (
+            <DimensionLine key={dimension.key} dimension={dimension} />
+          ))}
+          <Loads scene={scene} />
+          {labels.map((l) => (
+            <text
+              key={l.key}
+              data-label={l.kind}
+              className={classes.label}
+              x={l.x}
+              y={-(l.y - 0.34 * textCm)}
+              textAnchor="middle"
+              fontSize={textCm}
+            >
+              {l.text}
+            </text>
+          ))}
+        </g>
+        {children}
+      </svg>
+    </div>
+  )
+}
+
+/** One figure beside another, small and without numbers, feet on the same floor. */
+export function SmallFigure({
+  position,
+  bounds,
+  label,
+}: {
+  position: Position
+  bounds: SmallBounds
+  label: string
+}) {
+  const { minX, maxX, maxY } = bounds
   return (
     <svg
-      className={classes.scene}
-      viewBox={`${minX} ${-maxY} ${maxX - minX} ${maxY + BELOW_CM}`}
-      role="group"
-      aria-label="Drawing to scale"
+      className={classes.small}
+      viewBox={`${minX} ${-maxY} ${maxX - minX} ${maxY + 6}`}
+      role="img"
+      aria-label={label}
     >
-      <g role="img" aria-label={label}>
-        <Ground minX={minX} maxX={maxX} />
-        {scene.wallX === null ? null : <Wall x={scene.wallX} height={maxY} />}
-        {scene.figures.map((figure) => (
-          <FigureShape key={figure.role} figure={figure} />
-        ))}
-        {scene.props.map((prop, i) => (
-          <PropShape key={`${prop.kind} ${i}`} prop={prop} />
-        ))}
-        <Plumb scene={scene} />
-        {scene.dimensions.map((dimension) => (
-          <DimensionLine key={dimension.key} dimension={dimension} wording={wording} />
-        ))}
-        <Loads scene={scene} />
-      </g>
-      {children}
+      <Ground minX={minX} maxX={maxX} />
+      {position.wallX === null ? null : <Wall x={position.wallX} height={maxY} />}
+      <FigureShape figure={figureOf(position, 'target')} />
+      <Plumb scene={{ plumb: { centre: position.centreOfMassCm, base: position.base } }} />
     </svg>
   )
 }
+export type SmallBounds = { readonly minX: number; readonly maxX: number; readonly maxY: number }
 
 function Ground({ minX, maxX }: { minX: number; maxX: number }) {
   const hatches = Array.from({ length: Math.ceil((maxX - minX) / 6) }, (_, i) => minX + i * 6)
@@ -83,7 +150,7 @@ function PropShape({ prop }: { prop: SceneProp }) {
   return <polygon className={classes.prop} points={prop.outline.map((p) => `${p.x},${-p.y}`).join(' ')} />
 }
 
-function Plumb({ scene: { plumb } }: { scene: Scene }) {
+function Plumb({ scene: { plumb } }: { scene: Pick<Scene, 'plumb'> }) {
   const { centre, base } = plumb
   return (
     <g>
@@ -99,87 +166,45 @@ function Plumb({ scene: { plumb } }: { scene: Scene }) {
   )
 }
 
-function DimensionLine({ dimension, wording }: { dimension: Dimension; wording: Wording }) {
-  const { from, to } = dimension
-  return from.x === to.x ? (
-    <UprightLine dimension={dimension} wording={wording} />
-  ) : (
-    <LevelLine dimension={dimension} wording={wording} />
-  )
-}
-
-/** A height: the line stands where it is measured, its number beside the upper end. */
-function UprightLine({
-  dimension: { from, to, valueCm },
-  wording,
-}: {
-  dimension: Dimension
-  wording: Wording
-}) {
-  return (
-    <g className={classes.dimension}>
-      <line x1={from.x} y1={-from.y} x2={to.x} y2={-to.y} />
-      <line x1={from.x - 2} y1={-from.y} x2={from.x + 2} y2={-from.y} />
-      <line x1={to.x - 2} y1={-to.y} x2={to.x + 2} y2={-to.y} />
-      <text x={to.x} y={-to.y - 2.5} textAnchor="middle" fontSize={TEXT_CM}>
-        {length(valueCm, wording)}
-      </text>
-    </g>
-  )
-}
-
-function LevelLine({
-  dimension: { from, to, valueCm, offsetCm },
-  wording,
-}: {
-  dimension: Dimension
-  wording: Wording
-}) {
+/** A measured distance with ticks at both ends; its number is laid out with the other labels. */
+function DimensionLine({ dimension: { from, to, offsetCm } }: { dimension: Dimension }) {
+  if (from.x === to.x)
+    return (
+      <g className={classes.dimension}>
+        <line x1={from.x} y1={-from.y} x2={to.x} y2={-to.y} />
+        <line x1={from.x - 2} y1={-from.y} x2={from.x + 2} y2={-from.y} />
+        <line x1={to.x - 2} y1={-to.y} x2={to.x + 2} y2={-to.y} />
+      </g>
+    )
   const y = -from.y - offsetCm
-  const middle: Point = { x: (from.x + to.x) / 2, y }
-  const text = length(valueCm, wording)
-  // A label wider than what it measures sits beside the line instead of on it.
-  const fits = Math.abs(to.x - from.x) > text.length * TEXT_CM * 0.55
   return (
     <g className={classes.dimension}>
       <line x1={from.x} y1={y} x2={to.x} y2={y} />
       <line x1={from.x} y1={y - 2} x2={from.x} y2={y + 2} />
       <line x1={to.x} y1={y - 2} x2={to.x} y2={y + 2} />
-      <text
-        x={fits ? middle.x : Math.min(from.x, to.x) - 1.5}
-        y={fits ? y + TEXT_CM : y + TEXT_CM * 0.36}
-        textAnchor={fits ? 'middle' : 'end'}
-        fontSize={TEXT_CM}
-      >
-        {text}
-      </text>
     </g>
   )
 }
 
 /**
- * What floor and props give back, drawn from below the floor into the contact, its length in proportion to the share.
- * Numbers stand outside the contacts, so that two close ones do not meet.
+ * What floor and props give back: a bar under each contact, as long as its share, with brackets at the least and most
+ * that balance leaves open.
  */
 function Loads({ scene }: { scene: Scene }) {
-  const FULL_CM = 12
-  const carrying = scene.loads.filter(({ share }) => share.value >= 0.02).toSorted((a, b) => a.at.x - b.at.x)
   return (
     <g>
-      {carrying.map(({ part, at, share }, i) => {
-        const right = i > 0 && i === carrying.length - 1
+      {drawnLoads(scene).map(({ part, at, share }) => {
+        const top = at.y > 30 ? -at.y : 3
+        const end = (s: number): number => top + (at.y > 30 ? -1 : 1) * s * FULL_LOAD_CM
         return (
           <g key={part} className={classes.load}>
-            <line x1={at.x} y1={6 + share.value * FULL_CM} x2={at.x} y2={7} />
-            <path d={`M${at.x - 2.4} 8 l2.4 -5 l2.4 5 z`} />
-            <text
-              x={at.x + (right ? 4 : -4)}
-              y={6 + Math.max(4, share.value * FULL_CM)}
-              textAnchor={right ? 'start' : 'end'}
-              fontSize={TEXT_CM}
-            >
-              {percent(share.value)}
-            </text>
+            <line x1={at.x} y1={top} x2={at.x} y2={end(share.value)} />
+            {share.max - share.min < 0.03 ? null : (
+              <path
+                className={classes.range}
+                d={`M${at.x - 2.6} ${end(share.min)} h5.2 M${at.x - 2.6} ${end(share.max)} h5.2 M${at.x} ${end(share.value)} V${end(share.max)}`}
+              />
+            )}
           </g>
         )
       })}

@@ -1,6 +1,5 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { SCOPES } from '@/core/approaches/resolve'
 import { ApproachList } from '@/features/approaches/components/approach-list'
 import { approachPage } from '@/features/approaches/queries'
 import { PageHead } from '@/ui/page-head'
@@ -13,8 +12,7 @@ export default async function ApproachesPage({
   searchParams: Promise<{ scope?: string; id?: string }>
 }) {
   const { scope = 'teacher', id = '' } = await searchParams
-  const known = SCOPES.find((s) => s === scope)
-  const page = known ? approachPage(known, known === 'teacher' ? '' : id) : null
+  const page = approachPage(scope, scope === 'teacher' ? '' : id)
   if (!page) notFound()
   return (
     <>

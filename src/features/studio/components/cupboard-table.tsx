@@ -10,7 +10,7 @@ import { checkedToday, removeCupboardLine, saveCupboardLine } from '../actions'
 import type { CupboardLine } from '../queries'
 
 type Shape = { value: string; label: string; sizeCm: readonly number[] }
-const CONDITIONS = [
+const CONDITIONS: { value: CupboardLine['condition']; label: string }[] = [
   { value: 'sound', label: 'Sound' },
   { value: 'worn', label: 'Worn, still used' },
   { value: 'out', label: 'Out of use' },
@@ -64,7 +64,7 @@ function Line({
     localName: line.localName,
     size: line.sizeCm?.join(' × ') ?? '',
     count: line.count as number | string,
-    condition: line.condition as string,
+    condition: line.condition,
   })
   const save = useSubmit(saveCupboardLine)
   const remove = useSubmit(removeCupboardLine)
@@ -86,7 +86,7 @@ function Line({
       localName: values.localName,
       sizeCm: sizes.length === 0 ? null : sizes,
       count: typeof values.count === 'number' ? values.count : Number.NaN,
-      condition: values.condition as 'sound' | 'worn' | 'out',
+      condition: values.condition,
       checkedDay: line.checkedDay,
     })
     if (!stored) return
@@ -136,7 +136,9 @@ function Line({
           w={170}
           data={CONDITIONS}
           value={values.condition}
-          onChange={(value) => change({ condition: value ?? values.condition })}
+          onChange={(value) =>
+            change({ condition: CONDITIONS.find((c) => c.value === value)?.value ?? values.condition })
+          }
         />
         <Button variant={isNew ? 'filled' : 'default'} loading={save.busy} onClick={() => void submit()}>
           {isNew ? 'Add' : 'Save'}

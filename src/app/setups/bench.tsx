@@ -1,0 +1,17 @@
+'use client'
+
+import { AskScope } from '@/features/approaches/components/ask-scope'
+import { SetupBench } from '@/features/setups/components/setup-bench'
+import type { BenchData } from '@/features/setups/queries'
+
+/** The bench with the question about ways of working beside it: two parts of the job on one page. */
+export function Bench(props: BenchData & { initialStudent: string | null; initialSetup: string }) {
+  return (
+    <SetupBench
+      {...props}
+      renderAsk={(asked, person, onDone) => (
+        <AskScope asked={asked} person={person} nextClass={props.nextClass} onDone={onDone} />
+      )}
+    />
+  )
+}

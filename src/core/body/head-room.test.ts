@@ -1,0 +1,26 @@
+import fc from 'fast-check'
+import { anyBody, bodyOf, must } from '@/testing/bodies'
+import { estimateBody } from './estimate'
+import { CLEAR_MARGIN_CM, headRoom } from './head-room'
+
+it('by hand on 168 cm: 31.248 − 30.576 = 0.67, ± 2 √(1.25² + 1.22²) = 3.5', () => {
+  const room = headRoom(bodyOf(168))
+  expect(room.clearCm).toBeCloseTo(0.672, 3)
+  expect(room.withinCm).toBeCloseTo(2 * Math.hypot(31.248 * 0.04, 30.576 * 0.04), 6)
+  expect(room.answer).toBe('depends-on-the-tape')
+})
+it('measured long arms answer yes, measured short ones ask for a lift', () => {
+  const of = (upperArm: number, headNeck: number) =>
+    headRoom(must(estimateBody({ statureCm: 168, measured: { upperArm, headNeck } }))).answer
+  expect(of(36, 29)).toBe('yes')
+  expect(of(32.5, 29.5)).toBe('with-a-push')
+  expect(of(27, 33)).toBe('raise-the-forearms')
+})
+it('what it asks to lay under the forearms clears the crown even at the worst end of the tape', () => {
+  fc.assert(
+    fc.property(anyBody, (body) => {
+      const { clearCm, withinCm, raiseCm } = headRoom(body)
+      expect(clearCm - withinCm + 3 + raiseCm).toBeGreaterThanOrEqual(CLEAR_MARGIN_CM - 1e-9)
+    }),
+  )
+})

@@ -1,0 +1,20 @@
+/** The number that tells a fault from the clean shape, in words. */
+export const SIGN_WORD: Readonly<Record<string, string>> = {
+  shoulderTravelCm: 'Shoulders past the support',
+  shoulderMomentNmPerKg: 'Work of the shoulders',
+  headClearanceCm: 'Crown above the floor',
+  archDeg: 'Arch',
+  hipHeightCm: 'Height of the hips',
+  trunkLeanDeg: 'Lean of the trunk',
+  marginForwardCm: 'Room in front of the plumb line',
+  marginBackCm: 'Room behind the plumb line',
+  riseCm: 'Still to lift',
+  wallShare: 'Push against the wall',
+  crownMaxShare: 'Weight on the crown',
+  shoulderHeightCm: 'Height of the shoulders',
+  neckFoldDeg: 'Fold of the neck',
+  kneeBendDeg: 'Bend of the knee',
+  elbowBendDeg: 'Bend of the elbow',
+  legsOffLevelDeg: 'Legs off level',
+  hipFlexionDeg: 'Fold of the hips',
+}

@@ -1,0 +1,108 @@
+'use client'
+
+import { Alert, Stack, Text } from '@mantine/core'
+import type { Ref } from 'react'
+import { armLoad } from '@/core/mechanics/position'
+import { findSetup } from '@/core/setups/catalogue'
+import { handlesOf } from '@/core/setups/handles'
+import type { SetupSolution } from '@/core/setups/setup'
+import { optionValue } from '@/core/words/figures'
+import { deg, length, percent, plain, type Wording } from '@/core/words/number'
+import { describeLoads, describeScene, plumbSentence } from '@/core/words/setup'
+import { SceneHandle } from '@/ui/scene/scene-handle'
+import { SceneView } from '@/ui/scene/scene-view'
+import { TopDrawing } from '@/ui/scene/top-view'
+import type { Options } from './bench-state'
+import { OptionControl, STEP } from './option-control'
+
+type Props = {
+  solution: SetupSolution
+  refusal: string | null
+  wording: Wording
+  change: (part: Options) => void
+  /** A move is over: now it may be asked about and read out. */
+  onDone: () => void
+  svgRef: Ref<SVGSVGElement>
+}
+
+/** The measured drawing with its handles and sliders; everything follows in the same frame. */
+export function BenchDrawing({ solution, refusal, wording, change, onDone, svgRef }: Props) {
+  const { scene, options } = solution
+  const all = findSetup(solution.id)?.options ?? []
+  return (
+    <Stack gap="sm">
+      {refusal === null ? null : (
+        <Alert role="alert" color="clay" title={refusal} styles={{ title: { color: 'var(--warn-ink)' } }} />
+      )}
+      <SceneView scene={scene} wording={wording} label={describeScene(solution, wording)} svgRef={svgRef}>
+        {handlesOf(solution, all).map(({ option, at, axis, perCm }) => {
+          const value = options[option.key] ?? option.min
+          return (
+            <SceneHandle
+              key={option.key}
+              at={at}
+              axis={axis}
+              perCm={perCm}
+              value={value}
+              min={option.min}
+              max={option.max}
+              step={STEP[option.unit]}
+              label={option.label}
+              valueText={optionValue(value, option.unit, wording)}
+              onChange={(next) => change({ [option.key]: next })}
+              onDone={onDone}
+            />
+          )
+        })}
+      </SceneView>
+      <LiveFigures solution={solution} wording={wording} />
+      {scene.top ? (
+        <TopDrawing
+          top={scene.top}
+          wording={wording}
+          label={`From above: ${scene.top.dimensions.map((d) => length(d.valueCm, wording)).join(', ')} across.`}
+        />
+      ) : null}
+      {all.map((option) => (
+        <OptionControl
+          key={option.key}
+          option={option}
+          value={options[option.key] ?? option.min}
+          wording={wording}
+          onChange={(value) => change({ [option.key]: value })}
+          onDone={onDone}
+        />
+      ))}
+    </Stack>
+  )
+}
+
+/** The figures that matter most, heard by screen readers when a handle moves. */
+function LiveFigures({ solution, wording }: { solution: SetupSolution; wording: Wording }) {
+  const { target, start } = solution
+  const arms = armLoad(target)
+  return (
+    <Stack gap={2} aria-live="polite">
+      <Text>
+        <strong>{describeLoads(target)}</strong> of body weight
+        {arms.max - arms.min > 0.04
+          ? ` (arms ${percent(arms.min)} to ${percent(arms.max)}, by where the weight sits on them)`
+          : ''}
+        {start === target ? '.' : `. At the start: ${describeLoads(start).toLowerCase()}.`}
+      </Text>
+      <Text>{plumbSentence(target, wording)}</Text>
+      {target.wallX === null ? null : (
+        <Text>
+          Lean {deg(Math.max(target.angles.trunkLeanDeg, 0))}, arch {deg(target.angles.archDeg)}. Crown{' '}
+          {length(Math.max(0, target.headClearanceCm), wording)} clear.
+        </Text>
+      )}
+      {start.rise ? (
+        <Text>
+          The kick has {length(start.rise.riseCm, wording)} still to lift ({plain(start.rise.energyJPerKg)}{' '}
+          J/kg).
+        </Text>
+      ) : null}
+    </Stack>
+  )
+}

@@ -1,0 +1,140 @@
+'use client'
+
+import { Alert, Group, List, Stack, Table, Text, Title } from '@mantine/core'
+import { helperForce } from '@/core/mechanics/helpers'
+import type { SetupSolution } from '@/core/setups/setup'
+import { percent, type Wording } from '@/core/words/number'
+import {
+  bodyWay,
+  describeProp,
+  describeStep,
+  describeWarning,
+  placementLabel,
+  placementValue,
+} from '@/core/words/setup'
+import { TextLink } from '@/ui/text-link'
+import type { BenchPerson, SetupFacts } from '../queries'
+
+type Props = {
+  solution: SetupSolution
+  facts: SetupFacts
+  person: BenchPerson | undefined
+  labelOf: (setupId: string) => string
+  onPick: (setupId: string) => void
+  wording: Wording
+}
+
+/** Where things go, in the order it is done, and everything that stands beside a setup. */
+export function BenchNumbers({ solution, facts, person, labelOf, onPick, wording }: Props) {
+  return (
+    <Stack gap="lg">
+      {solution.warnings.map((warning) => (
+        <Alert
+          key={warning.code}
+          color="clay"
+          title={describeWarning(warning, wording)}
+          styles={{ title: { color: 'var(--warn-ink)' } }}
+        />
+      ))}
+      {person && person.limits.length > 0 ? (
+        <Text>
+          <strong>Limits of {person.name.split(' ')[0]} tonight:</strong> leave out {person.limits.join(', ')}
+          . <TextLink href={`/students/${person.id}/health`}>What instead</TextLink>
+        </Text>
+      ) : null}
+      <PlacementTable solution={solution} wording={wording} />
+      <section aria-labelledby="steps">
+        <Title order={2} id="steps" fz="xl" mb={4}>
+          In this order
+        </Title>
+        <Text c="dimmed" mb="xs">
+          Fetch: {solution.props.map((prop) => describeProp(prop, wording)).join(' · ') || 'nothing'}
+        </Text>
+        <List type="ordered" spacing={4}>
+          {solution.steps.map((s) => (
+            <List.Item key={s.code}>{describeStep(s, wording)}</List.Item>
+          ))}
+        </List>
+      </section>
+      <section aria-labelledby="beside">
+        <Title order={2} id="beside" fz="xl" mb={4}>
+          Look for, and the way out
+        </Title>
+        {facts.lookFor === '' ? null : <Text>{facts.lookFor}</Text>}
+        {facts.exit === '' ? null : (
+          <Text>
+            <strong>Out:</strong> {facts.exit}
+          </Text>
+        )}
+        {facts.assists.map((assist) => (
+          <Text key={assist.id}>
+            <strong>{assist.name}:</strong> {assist.do} {effort(assist.id, solution)}
+          </Text>
+        ))}
+      </section>
+      <Neighbours solution={solution} labelOf={labelOf} onPick={onPick} />
+    </Stack>
+  )
+}
+
+/** Distances by name with their error, and how to find each without a tape. */
+export function PlacementTable({ solution, wording }: Pick<Props, 'solution' | 'wording'>) {
+  if (solution.placements.length === 0) return null
+  return (
+    <section aria-labelledby="placements">
+      <Title order={2} id="placements" fz="xl">
+        Where things go
+      </Title>
+      <Table verticalSpacing="xs">
+        <Table.Tbody>
+          {solution.placements.map((placement) => (
+            <Table.Tr key={placement.key}>
+              <Table.Th scope="row" fw={500} style={{ verticalAlign: 'top' }}>
+                {placementLabel(placement.key)}
+                <Text size="sm" c="dimmed">
+                  {bodyWay(placement, wording)}
+                </Text>
+              </Table.Th>
+              <Table.Td ta="right" fw={650} style={{ verticalAlign: 'top', whiteSpace: 'nowrap' }}>
+                {placementValue(placement, wording)}
+              </Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+    </section>
+  )
+}
+
+function effort(assistId: string, { start, target }: SetupSolution): string {
+  const force = helperForce(assistId, start.rise ? target : start)
+  if (!force || force.share + Math.abs(force.horizontalShare) < 0.01) return ''
+  const lift = force.share >= 0.01 ? `carries about ${percent(force.share)} of body weight` : ''
+  const push =
+    Math.abs(force.horizontalShare) >= 0.01
+      ? `steadies with about ${percent(Math.abs(force.horizontalShare))}`
+      : ''
+  return `The helper ${[lift, push].filter((t) => t !== '').join(' and ')}.`
+}
+
+function Neighbours({ solution, labelOf, onPick }: Pick<Props, 'solution' | 'labelOf' | 'onPick'>) {
+  const rows = [
+    { word: 'Less support', ids: solution.less },
+    { word: 'More support', ids: solution.more },
+  ].filter((r) => r.ids.length > 0)
+  if (rows.length === 0) return null
+  return (
+    <nav aria-label="Less or more support">
+      {rows.map(({ word, ids }) => (
+        <Group key={word} gap="xs">
+          <Text fw={500}>{word}:</Text>
+          {ids.map((id) => (
+            <button key={id} type="button" className="plain-link" onClick={() => onPick(id)}>
+              {labelOf(id)}
+            </button>
+          ))}
+        </Group>
+      ))}
+    </nav>
+  )
+}

@@ -1,0 +1,37 @@
+import type { BodyInput } from '@/core/body/estimate'
+import { estimateBody, type Body } from '@/core/body/estimate'
+import type { Stock } from '@/core/props/stock'
+import { solveSetup } from '@/core/setups/catalogue'
+import type { SetupSolution } from '@/core/setups/setup'
+import type { Wording } from '@/core/words/number'
+import { describeBody, describeSetup } from '@/core/words/refusal'
+
+export type Options = Readonly<Record<string, number>>
+
+/** A setup solved for a body, or the nearest that can be shown with the sentence that says why not. */
+export type Shown = {
+  readonly solution: SetupSolution | null
+  readonly refusal: string | null
+  readonly body: Body | null
+}
+
+/** Solves for the screen: where options are refused, the setup's own usual values are shown beside the refusal. */
+export function solveForScreen(
+  input: BodyInput | null,
+  setupId: string,
+  options: Options,
+  stock: Stock,
+  wording: Wording,
+): Shown {
+  if (!input) return { solution: null, refusal: null, body: null }
+  const body = estimateBody(input)
+  if (!body.ok) return { solution: null, refusal: describeBody(body.refusal, wording), body: null }
+  const solved = solveSetup(setupId, body.value, options, stock)
+  if (solved.ok) return { solution: solved.value, refusal: null, body: body.value }
+  const usual = solveSetup(setupId, body.value, {}, stock)
+  return {
+    solution: usual.ok ? usual.value : null,
+    refusal: describeSetup(solved.refusal, wording),
+    body: body.value,
+  }
+}

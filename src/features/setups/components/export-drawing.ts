@@ -1,0 +1,76 @@
+/** Styles that make a drawing look the same outside the page. */
+const KEPT = [
+  'fill',
+  'stroke',
+  'stroke-width',
+  'stroke-dasharray',
+  'stroke-linecap',
+  'stroke-linejoin',
+  'paint-order',
+  'opacity',
+  'font-family',
+  'font-weight',
+] as const
+
+/** Longest side of a saved picture, px. */
+const PICTURE_PX = 2000
+
+/** The drawing as a file of its own: computed styles written in, handles left out, a paper behind it. */
+function standalone(svg: SVGSVGElement): { text: string; width: number; height: number } {
+  const copy = svg.cloneNode(true) as SVGSVGElement
+  const own = [...svg.querySelectorAll('*')]
+  ;[...copy.querySelectorAll('*')].forEach((node, i) => {
+    const from = own[i]
+    if (!from) return
+    const style = getComputedStyle(from)
+    node.setAttribute('style', KEPT.map((name) => `${name}:${style.getPropertyValue(name)}`).join(';'))
+    node.removeAttribute('class')
+  })
+  for (const handle of copy.querySelectorAll('[role="slider"]')) handle.remove()
+  const { x, y, width, height } = svg.viewBox.baseVal
+  const scale = PICTURE_PX / Math.max(width, height)
+  copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg')
+  copy.setAttribute('width', String(Math.round(width * scale)))
+  copy.setAttribute('height', String(Math.round(height * scale)))
+  copy.removeAttribute('class')
+  const paper = document.createElementNS('http://www.w3.org/2000/svg', 'rect')
+  for (const [name, value] of Object.entries({ x, y, width, height, fill: '#fffdf8' }))
+    paper.setAttribute(name, String(value))
+  copy.prepend(paper)
+  return {
+    text: new XMLSerializer().serializeToString(copy),
+    width: Math.round(width * scale),
+    height: Math.round(height * scale),
+  }
+}
+
+/** Hands the drawing over as an SVG file. */
+export function saveSvg(svg: SVGSVGElement, name: string): void {
+  hand(new Blob([standalone(svg).text], { type: 'image/svg+xml' }), name)
+}
+
+/** Hands it over as a picture; false where this browser cannot make one. */
+export async function savePng(svg: SVGSVGElement, name: string): Promise<boolean> {
+  const { text, width, height } = standalone(svg)
+  const image = new Image()
+  const loaded = new Promise<boolean>((resolve) => {
+    image.onload = () => resolve(true)
+    image.onerror = () => resolve(false)
+  })
+  image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(text)}`
+  if (!(await loaded)) return false
+  const canvas = Object.assign(document.createElement('canvas'), { width, height })
+  canvas.getContext('2d')?.drawImage(image, 0, 0)
+  const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'))
+  if (!blob) return false
+  hand(blob, name)
+  return true
+}
+
+function hand(blob: Blob, name: string): void {
+  const url = URL.createObjectURL(blob)
+  const link = Object.assign(document.createElement('a'), { href: url, download: name })
+  link.click()
+  // The browser takes the file over at once; the address is let go a moment later.
+  setTimeout(() => URL.revokeObjectURL(url), 10_000)
+}

@@ -1,0 +1,100 @@
+'use client'
+
+import { Button, Group, Stack, Text } from '@mantine/core'
+import { useRouter } from 'next/navigation'
+import { useState, type RefObject } from 'react'
+import { newId } from '@/device/facts'
+import { FormProblem } from '@/ui/form-problem'
+import { LinkButton } from '@/ui/link-button'
+import { useSubmit } from '../../use-submit'
+import { dropSetup, keepSetup } from '../actions'
+import type { BenchPerson } from '../queries'
+import type { Options } from './bench-state'
+import { savePng, saveSvg } from './export-drawing'
+
+type Props = {
+  person: BenchPerson | undefined
+  setupId: string
+  options: Options
+  labelOf: (setupId: string) => string
+  onRecall: (setupId: string, options: Options) => void
+  svgRef: RefObject<SVGSVGElement | null>
+  statureCm: number
+}
+
+/** Keep for somebody, take up again, print, or save the drawing as a file. */
+export function KeepPanel({ person, setupId, options, labelOf, onRecall, svgRef, statureCm }: Props) {
+  const router = useRouter()
+  const keep = useSubmit(keepSetup)
+  const drop = useSubmit(dropSetup)
+  const [id, setId] = useState(newId)
+  const [said, setSaid] = useState('')
+  const card = new URLSearchParams({
+    setup: setupId,
+    ...(person ? { student: person.id } : { height: String(statureCm) }),
+    ...(Object.keys(options).length > 0 ? { with: JSON.stringify(options) } : {}),
+  })
+  const store = async (): Promise<void> => {
+    if (!person) return
+    const kept = await keep.send({ id, studentId: person.id, setupId, options: { ...options } })
+    if (!kept) return
+    setSaid(`Kept for ${person.name}.`)
+    setId(newId())
+    router.refresh()
+  }
+  const name = setupId.toLowerCase()
+  return (
+    <Stack gap="xs">
+      <FormProblem message={keep.problemOf('') ?? drop.problemOf('')} />
+      <Group gap="xs">
+        {person ? (
+          <Button loading={keep.busy} onClick={() => void store()}>
+            Keep for {person.name.split(' ')[0]}
+          </Button>
+        ) : null}
+        <LinkButton href={`/setups/card?${card.toString()}`} variant="default">
+          Card to print
+        </LinkButton>
+        <Button variant="default" onClick={() => svgRef.current && saveSvg(svgRef.current, `${name}.svg`)}>
+          Drawing as SVG
+        </Button>
+        <Button
+          variant="default"
+          onClick={() =>
+            svgRef.current &&
+            void savePng(svgRef.current, `${name}.png`).then((ok) =>
+              setSaid(ok ? '' : 'The drawing could not be made into a picture; take the SVG.'),
+            )
+          }
+        >
+          Drawing as PNG
+        </Button>
+        <Text role="status">{said}</Text>
+      </Group>
+      {person && person.saved.length > 0 ? (
+        <Group gap="xs" role="group" aria-label={`Kept for ${person.name}`}>
+          <Text fw={500}>Kept:</Text>
+          {person.saved.map((saved) => (
+            <Group key={saved.id} gap={2}>
+              <Button
+                variant="light"
+                styles={{ label: { color: 'var(--ink)' } }}
+                onClick={() => onRecall(saved.setupId, saved.options)}
+              >
+                {labelOf(saved.setupId)}, {saved.day}
+              </Button>
+              <Button
+                variant="subtle"
+                c="var(--ink)"
+                aria-label={`Let ${labelOf(saved.setupId)} go`}
+                onClick={() => void drop.send({ id: saved.id }).then(() => router.refresh())}
+              >
+                ×
+              </Button>
+            </Group>
+          ))}
+        </Group>
+      ) : null}
+    </Stack>
+  )
+}

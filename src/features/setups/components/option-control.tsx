@@ -1,0 +1,53 @@
+'use client'
+
+import { Group, Select, Slider, Text } from '@mantine/core'
+import type { SetupOption } from '@/core/setups/setup'
+import { choiceLabel } from '@/core/words/choice'
+import { optionValue } from '@/core/words/figures'
+import type { Wording } from '@/core/words/number'
+
+/** What one step of a slider or arrow key moves, by unit. */
+export const STEP = { cm: 0.5, deg: 5, share: 0.05, choice: 1 } as const
+
+type Props = {
+  option: SetupOption
+  value: number
+  wording: Wording
+  onChange: (value: number) => void
+  onDone: () => void
+}
+
+/** A slider, or a choice by name, for one option of a setup. */
+export function OptionControl({ option, value, wording, onChange, onDone }: Props) {
+  if (option.choices)
+    return (
+      <Select
+        label={option.label}
+        data={option.choices.map((choice, i) => ({ value: String(i), label: choiceLabel(choice) }))}
+        value={String(value)}
+        allowDeselect={false}
+        onChange={(i) => onChange(Number(i ?? value))}
+      />
+    )
+  const text = optionValue(value, option.unit, wording)
+  return (
+    <div>
+      <Group justify="space-between">
+        <Text fw={500}>{option.label}</Text>
+        <Text>{text}</Text>
+      </Group>
+      <Slider
+        thumbLabel={option.label}
+        value={value}
+        min={option.min}
+        max={option.max}
+        step={STEP[option.unit]}
+        label={null}
+        thumbSize={26}
+        onChange={onChange}
+        onChangeEnd={onDone}
+        thumbProps={{ 'aria-valuetext': text }}
+      />
+    </div>
+  )
+}

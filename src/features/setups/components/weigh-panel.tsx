@@ -1,0 +1,133 @@
+'use client'
+
+import { Button, Group, Select, Stack, Text, TextInput, Title } from '@mantine/core'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import type { BodyInput } from '@/core/body/estimate'
+import { parseQuantity } from '@/core/entry'
+import { calibrate, modelRange, shareOf, WEIGHING_SHAPES } from '@/core/weighing/calibrate'
+import { percent } from '@/core/words/number'
+import { newId } from '@/device/facts'
+import { simulatedScale } from '@/device/scale'
+import { FormProblem } from '@/ui/form-problem'
+import { useSubmit } from '../../use-submit'
+import { dropWeighings, keepWeighing } from '../actions'
+import type { BenchPerson } from '../queries'
+
+const SHAPE_WORDS: Readonly<Record<string, string>> = {
+  'plank-hands': 'Hands, in a plank',
+  'knee-plank-hands': 'Hands, in a plank on the knees',
+  'dolphin-forearms': 'Forearms, in dolphin',
+  'headbase-crown': 'Crown, headstand base with the feet down',
+}
+/** A household scale in any unit. */
+const READING = { min: 0.1, max: 1000 }
+
+/** Weighed, not guessed: two readings of any scale give a share; only the share is kept. */
+export function WeighPanel({ person, input }: { person: BenchPerson | undefined; input: BodyInput }) {
+  const router = useRouter()
+  const [shapeId, setShapeId] = useState('plank-hands')
+  const [standing, setStanding] = useState('')
+  const [under, setUnder] = useState('')
+  const [id, setId] = useState(newId)
+  const [said, setSaid] = useState('')
+  const { busy, problemOf, send } = useSubmit(keepWeighing)
+  const forget = useSubmit(dropWeighings)
+  const shape = WEIGHING_SHAPES.find((s) => s.id === shapeId) ?? WEIGHING_SHAPES[0]
+  const usual = { ...input, massToLegs: 0 }
+  const model = shape ? modelRange(input, shape) : null
+  const [a, b] = [parseQuantity(under, READING), parseQuantity(standing, READING)]
+  const share = a.ok && b.ok ? shareOf(a.value, b.value) : null
+  const fitted = calibrate(usual, person?.weighings ?? [])
+
+  const tryScale = (): void => {
+    // The try-out scale reads what the model of a slightly different body would put on it.
+    const scale = simulatedScale(Math.floor(performance.now()))
+    setStanding(scale.standing().toFixed(1))
+    setUnder(scale.under((model?.value ?? 0.6) - 0.012).toFixed(1))
+    setSaid('')
+  }
+  const keep = async (): Promise<void> => {
+    if (!person || !share?.ok) return
+    const kept = await send({ id, studentId: person.id, shapeId, share: share.value })
+    if (!kept) return
+    setSaid('Kept: only the share, neither reading.')
+    setStanding('')
+    setUnder('')
+    setId(newId())
+    router.refresh()
+  }
+  return (
+    <Stack maw={760}>
+      <Title order={2} fz="xl">
+        Weighed, not guessed
+      </Title>
+      <Text c="dimmed">
+        A bathroom scale under hands, forearms or crown, and once standing. The unit does not matter: one
+        divided by the other is all that is kept.
+      </Text>
+      <Select
+        label="What lies on the scale"
+        w={340}
+        data={WEIGHING_SHAPES.map((s) => ({ value: s.id, label: SHAPE_WORDS[s.id] ?? s.id }))}
+        value={shapeId}
+        onChange={(value) => setShapeId(value ?? shapeId)}
+      />
+      <Group align="flex-end">
+        <TextInput
+          label="Standing on it"
+          w={150}
+          inputMode="decimal"
+          value={standing}
+          onChange={(e) => setStanding(e.currentTarget.value)}
+        />
+        <TextInput
+          label="Under the part"
+          w={150}
+          inputMode="decimal"
+          value={under}
+          onChange={(e) => setUnder(e.currentTarget.value)}
+        />
+        <Button variant="default" onClick={tryScale}>
+          Read the try-out scale
+        </Button>
+      </Group>
+      {share === null ? null : share.ok ? (
+        <Text role="status">
+          That is {percent(share.value)} of body weight
+          {model ? `; the model says ${percent(model.value)}` : ''}
+          {model && model.max - model.min > 0.04
+            ? `, and anything from ${percent(model.min)} to ${percent(model.max)} balances`
+            : ''}
+          .
+        </Text>
+      ) : (
+        <Text role="alert">The second reading has to be a part of the first. Measure again?</Text>
+      )}
+      <FormProblem message={problemOf('') ?? forget.problemOf('')} />
+      <Group>
+        <Button disabled={!person || !share?.ok} loading={busy} onClick={() => void keep()}>
+          Keep the share{person ? ` for ${person.name.split(' ')[0] ?? ''}` : ''}
+        </Button>
+        {person && person.weighings.length > 0 ? (
+          <Button
+            variant="default"
+            onClick={() => void forget.send({ studentId: person.id }).then(() => router.refresh())}
+          >
+            Forget what was weighed
+          </Button>
+        ) : null}
+        <Text role="status">{said}</Text>
+      </Group>
+      {person ? null : <Text c="dimmed">Pick a person above to keep a share.</Text>}
+      {person && person.weighings.length > 0 && fitted.ok ? (
+        <Text>
+          From {person.weighings.length} weighing{person.weighings.length === 1 ? '' : 's'}:{' '}
+          {percent(Math.abs(fitted.value.massToLegs))} of the mass lies{' '}
+          {fitted.value.massToLegs >= 0 ? 'lower' : 'higher'} than usual, ±{' '}
+          {(fitted.value.sd * 200).toFixed(1)} points. Every figure of this person follows it.
+        </Text>
+      ) : null}
+    </Stack>
+  )
+}
