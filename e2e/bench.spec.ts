@@ -51,13 +51,13 @@ test('a setup is dragged, read, kept, asked about, switched to inches, compared,
     await expect(kept.getByRole('button').first()).toContainText('10 Mar 2026')
   })
   await test.step('inches everywhere', async () => {
-    await page.getByRole('radio', { name: 'in', exact: true }).check({ force: true })
+    await page.getByText('in', { exact: true }).first().click()
     await expect(page.getByRole('table').first()).toContainText(/\d in/)
-    await page.getByRole('radio', { name: 'cm', exact: true }).check({ force: true })
+    await page.getByText('cm', { exact: true }).first().click()
     await expect(page.getByRole('table').first()).toContainText(/\d cm/)
   })
   await test.step('two measures side by side, and the ways of finding a line', async () => {
-    await page.getByRole('radio', { name: 'Compare' }).check({ force: true })
+    await page.getByText('Compare', { exact: true }).first().click()
     const right = page.getByRole('region', { name: 'Right', exact: true })
     await right.getByRole('slider', { name: 'Fingertips to wall' }).first().focus()
     for (let i = 0; i < 8; i += 1) await page.keyboard.press('ArrowLeft')
@@ -65,7 +65,7 @@ test('a setup is dragged, read, kept, asked about, switched to inches, compared,
     await expect(page.getByText('hips over wrists')).toBeVisible()
   })
   await test.step('weighed on the try-out scale: only the share is kept', async () => {
-    await page.getByRole('radio', { name: 'Weigh' }).check({ force: true })
+    await page.getByText('Weigh', { exact: true }).first().click()
     await page.getByRole('button', { name: 'Read the try-out scale' }).click()
     await expect(page.getByText(/of body weight; the model says/)).toBeVisible()
     const standing = await page.getByRole('textbox', { name: 'Standing on it' }).inputValue()
@@ -76,11 +76,11 @@ test('a setup is dragged, read, kept, asked about, switched to inches, compared,
     expect(bytes.includes(standing)).toBe(false)
   })
   await test.step('what is worth a tape', async () => {
-    await page.getByRole('radio', { name: 'Measure' }).check({ force: true })
+    await page.getByText('Measure', { exact: true }).first().click()
     await expect(page.getByRole('heading', { name: 'Can the arms carry the head?' })).toBeVisible()
   })
   await test.step('the printed card holds the numbers of the screen', async () => {
-    await page.getByRole('radio', { name: 'Bench' }).check({ force: true })
+    await page.getByText('Bench', { exact: true }).first().click()
     await page.getByRole('link', { name: 'Card to print' }).click()
     await expect(page.getByRole('button', { name: 'Print' })).toBeVisible()
     const cells = await page.getByRole('table').getByRole('cell').allInnerTexts()

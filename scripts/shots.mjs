@@ -85,6 +85,20 @@ const VIEWS = [
     },
   },
   { name: 'setup-kick', size: LAPTOP, go: setup('SETUP-wall-kick-forearm-block', 'Ines Calder') },
+  { name: 'setup-crow', size: LAPTOP, go: setup('SETUP-crow-brow', 'Tomas Reyle') },
+  { name: 'setup-l', size: LAPTOP, go: setup('SETUP-wall-l-hand', 'Bertram Oake') },
+  { name: 'setup-chairs', size: LAPTOP, go: setup('SETUP-headfree-chairs', 'Wren Haskett') },
+  { name: 'setup-phone', size: PHONE, go: setup('SETUP-wall-kick-forearm', 'Ines Calder'), full: true },
+  {
+    name: 'compare',
+    size: LAPTOP,
+    go: async (page) => {
+      await setup('SETUP-wall-kick-forearm', 'Ines Calder')(page)
+      await page.getByText('Compare', { exact: true }).click()
+      await page.getByText('Right less left').waitFor()
+    },
+    full: true,
+  },
   { name: 'setup-strap', size: LAPTOP, go: setup('SETUP-dolphin-strap', 'Bertram Oake') },
   { name: 'setup-platform', size: LAPTOP, go: setup('SETUP-platform-wall', 'Greta Sommerby') },
   { name: 'plan', size: LAPTOP, go: plan, full: true },

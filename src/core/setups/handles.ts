@@ -29,7 +29,13 @@ const startToe: Anchor['at'] = ({ start: { skeleton } }) => skeleton.legs[0].toe
 const topOfProps: Anchor['at'] = ({ scene, target: { skeleton } }) => {
   const points = scene.props.flatMap((p) => p.outline)
   // Without a prop a height is that of the feet.
-  return points.reduce<Point>((best, p) => (p.y > best.y ? p : best), points[0] ?? skeleton.legs[0].ankle)
+  const top = points.reduce<Point>(
+    (best, p) => (p.y > best.y ? p : best),
+    points[0] ?? skeleton.legs[0].ankle,
+  )
+  const level = points.filter((p) => Math.abs(p.y - top.y) < 0.5)
+  // The middle of the top edge: its corners carry the height's own line and number.
+  return level.length === 0 ? top : { x: level.reduce((sum, p) => sum + p.x, 0) / level.length, y: top.y }
 }
 
 /** Where each kind of option is held. Distances to the wall pull the wall, the walk-in pulls the feet, and so on. */
@@ -40,6 +46,7 @@ const ANCHORS: readonly { readonly keys: readonly string[]; readonly anchor: Anc
   },
   { keys: ['handDistanceCm', 'nearerCm'], anchor: { axis: 'x', perCm: 1, at: onWall(62) } },
   { keys: ['toeDistanceCm', 'slideCm'], anchor: { axis: 'x', perCm: -1, at: startToe } },
+  { keys: ['footBlockCm', 'feetHeightCm'], anchor: { axis: 'y', perCm: 1, at: startToe } },
   { keys: ['kneeBendDeg'], anchor: { axis: 'y', perCm: -2, at: startKnee } },
   {
     keys: ['shoulderLeanDeg', 'shoulderAngleDeg', 'pastWristsCm', 'shoulderOffsetCm'],
@@ -58,7 +65,6 @@ const ANCHORS: readonly { readonly keys: readonly string[]; readonly anchor: Anc
     keys: [
       'handHeightCm',
       'seatHeightCm',
-      'feetHeightCm',
       'footHeightCm',
       'propHeightCm',
       'benchHeightCm',
@@ -68,7 +74,6 @@ const ANCHORS: readonly { readonly keys: readonly string[]; readonly anchor: Anc
       'extraHeightCm',
       'padCm',
       'headPadCm',
-      'footBlockCm',
       'clearCm',
     ],
     anchor: { axis: 'y', perCm: 1, at: topOfProps },

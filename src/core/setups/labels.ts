@@ -27,16 +27,33 @@ type Wanted = Omit<Label, 'widthCm' | 'heightCm'> & { readonly step: 1 | -1 }
  */
 export function layoutLabels(scene: Scene, wording: Wording, textCm: number): Label[] {
   const placed: Label[] = []
+  const lines = dimensionLines(scene)
   for (const wanted of [...loadLabels(scene, textCm), ...dimensionLabels(scene, wording, textCm)]) {
     const box = { widthCm: wanted.text.length * CHARACTER * textCm, heightCm: LINE * textCm }
     const { step, ...rest } = wanted
     const x = within(scene, wanted.x, box.widthCm)
     let label: Label = { ...rest, ...box, x }
-    while (placed.some((other) => meet(label, other, AIR * textCm)))
-      label = { ...label, y: label.y + step * 0.5 * textCm }
+    const isCovered = (): boolean =>
+      placed.some((other) => meet(label, other, AIR * textCm)) || lines.some((line) => meet(label, line))
+    while (isCovered()) label = { ...label, y: label.y + step * 0.25 * textCm }
     placed.push(label)
   }
   return placed
+}
+
+/** Level dimension lines as boxes: a number may stand under its line, never on one. */
+function dimensionLines(scene: Scene): Label[] {
+  return scene.dimensions
+    .filter(({ from, to }) => from.x !== to.x)
+    .map(({ key, from, to, offsetCm }) => ({
+      key,
+      text: '',
+      kind: 'dimension',
+      x: (from.x + to.x) / 2,
+      y: from.y + offsetCm,
+      widthCm: Math.abs(to.x - from.x),
+      heightCm: 1,
+    }))
 }
 
 /** Whether two labels touch, with some air between them. */
@@ -73,15 +90,16 @@ const LEAST_SHARE = 0.02
 const ONE_NUMBER = 0.03
 
 function loadLabels(scene: Scene, textCm: number): Wanted[] {
-  return drawnLoads(scene).map(({ part, at, share }) => ({
+  return drawnLoads(scene).map(({ part, at, share }, i, all) => ({
     key: `load ${part}`,
     kind: 'load',
     text:
       share.max - share.min < ONE_NUMBER
         ? percent(share.value)
         : `${percent(share.value)} (${Math.round(share.min * 100)}–${Math.round(share.max * 100)})`,
-    x: at.x,
-    y: at.y > 30 ? at.y + textCm : -(FULL_LOAD_CM + 4 + textCm),
+    // Beside its bar, on the side where the body does not carry as well.
+    x: at.x + (i === 0 && all.length > 1 ? -1 : 1) * (4 + 2.4 * textCm),
+    y: at.y > 30 ? at.y + textCm : -(4 + 0.6 * textCm),
     step: at.y > 30 ? 1 : -1,
   }))
 }
@@ -100,7 +118,7 @@ function dimensionLabels(scene: Scene, wording: Wording, textCm: number): Wanted
       kind: 'dimension',
       text,
       x: (from.x + to.x) / 2,
-      y: isUpright ? Math.max(from.y, to.y) + textCm : from.y + offsetCm - 0.7 * textCm,
+      y: isUpright ? Math.max(from.y, to.y) + textCm : from.y + offsetCm - 0.5 - 0.6 * textCm,
       step: isUpright ? 1 : -1,
     }
   })

@@ -1,7 +1,7 @@
 'use client'
 
 import { useElementSize } from '@mantine/hooks'
-import type { Ref } from 'react'
+import { memo, type Ref } from 'react'
 import type { Position } from '@/core/mechanics/position'
 import { depthOf, drawnLoads, extentOf, FULL_LOAD_CM, layoutLabels } from '@/core/setups/labels'
 import {
@@ -107,29 +107,26 @@ export function SmallFigure({
 }
 export type SmallBounds = { readonly minX: number; readonly maxX: number; readonly maxY: number }
 
-function Ground({ minX, maxX }: { minX: number; maxX: number }) {
-  const hatches = Array.from({ length: Math.ceil((maxX - minX) / 6) }, (_, i) => minX + i * 6)
+/** Hatching is one path, so that a moved handle redraws one element and not a hundred. */
+const Ground = memo(function Ground({ minX, maxX }: { minX: number; maxX: number }) {
+  const hatches = Array.from({ length: Math.ceil((maxX - minX) / 6) }, (_, i) => `M${minX + i * 6} 3l3 -3`)
   return (
     <g className={classes.ground}>
       <line x1={minX} y1={0} x2={maxX} y2={0} />
-      {hatches.map((x) => (
-        <line key={x} x1={x} y1={3} x2={x + 3} y2={0} className={classes.hatch} />
-      ))}
+      <path d={hatches.join('')} className={classes.hatch} />
     </g>
   )
-}
+})
 
-function Wall({ x, height }: { x: number; height: number }) {
-  const hatches = Array.from({ length: Math.floor(height / 6) }, (_, i) => -i * 6)
+const Wall = memo(function Wall({ x, height }: { x: number; height: number }) {
+  const hatches = Array.from({ length: Math.floor(height / 6) }, (_, i) => `M${x} ${-i * 6}l3 -3`)
   return (
     <g className={classes.ground}>
       <line x1={x} y1={0} x2={x} y2={-height} />
-      {hatches.map((y) => (
-        <line key={y} x1={x} y1={y} x2={x + 3} y2={y - 3} className={classes.hatch} />
-      ))}
+      <path d={hatches.join('')} className={classes.hatch} />
     </g>
   )
-}
+})
 
 function FigureShape({ figure }: { figure: Figure }) {
   return (

@@ -1,6 +1,6 @@
 'use client'
 
-import { Alert, Stack, Text } from '@mantine/core'
+import { Alert, Stack } from '@mantine/core'
 import type { Ref } from 'react'
 import { armLoad } from '@/core/mechanics/position'
 import { findSetup } from '@/core/setups/catalogue'
@@ -12,14 +12,14 @@ import { describeLoads, describeScene, plumbSentence } from '@/core/words/setup'
 import { SceneHandle } from '@/ui/scene/scene-handle'
 import { SceneView } from '@/ui/scene/scene-view'
 import { TopDrawing } from '@/ui/scene/top-view'
-import type { Options } from './bench-state'
+import classes from './bench.module.css'
 import { OptionControl, STEP } from './option-control'
 
 type Props = {
   solution: SetupSolution
   refusal: string | null
   wording: Wording
-  change: (part: Options) => void
+  change: (key: string, value: number) => void
   /** A move is over: now it may be asked about and read out. */
   onDone: () => void
   svgRef: Ref<SVGSVGElement>
@@ -49,7 +49,7 @@ export function BenchDrawing({ solution, refusal, wording, change, onDone, svgRe
               step={STEP[option.unit]}
               label={option.label}
               valueText={optionValue(value, option.unit, wording)}
-              onChange={(next) => change({ [option.key]: next })}
+              onChange={(next) => change(option.key, next)}
               onDone={onDone}
             />
           )
@@ -69,7 +69,7 @@ export function BenchDrawing({ solution, refusal, wording, change, onDone, svgRe
           option={option}
           value={options[option.key] ?? option.min}
           wording={wording}
-          onChange={(value) => change({ [option.key]: value })}
+          onChange={change}
           onDone={onDone}
         />
       ))}
@@ -77,32 +77,30 @@ export function BenchDrawing({ solution, refusal, wording, change, onDone, svgRe
   )
 }
 
-/** The figures that matter most, heard by screen readers when a handle moves. */
+/** The figures that matter most, heard by screen readers when a handle moves. Plain elements: they follow every frame. */
 function LiveFigures({ solution, wording }: { solution: SetupSolution; wording: Wording }) {
   const { target, start } = solution
   const arms = armLoad(target)
   return (
-    <Stack gap={2} aria-live="polite">
-      <Text>
+    <div aria-live="polite" className={classes.figures}>
+      <p>
         <strong>{describeLoads(target)}</strong> of body weight
         {arms.max - arms.min > 0.04
           ? ` (arms ${percent(arms.min)} to ${percent(arms.max)}, by where the weight sits on them)`
           : ''}
         {start === target ? '.' : `. At the start: ${describeLoads(start).toLowerCase()}.`}
-      </Text>
-      <Text>{plumbSentence(target, wording)}</Text>
+      </p>
+      <p>{plumbSentence(target, wording)}</p>
       {target.wallX === null ? null : (
-        <Text>
-          Lean {deg(Math.max(target.angles.trunkLeanDeg, 0))}, arch {deg(target.angles.archDeg)}. Crown{' '}
-          {length(Math.max(0, target.headClearanceCm), wording)} clear.
-        </Text>
+        <p>
+          {`Lean ${deg(Math.max(target.angles.trunkLeanDeg, 0))}, arch ${deg(target.angles.archDeg)}. Crown ${length(Math.max(0, target.headClearanceCm), wording)} clear.`}
+        </p>
       )}
       {start.rise ? (
-        <Text>
-          The kick has {length(start.rise.riseCm, wording)} still to lift ({plain(start.rise.energyJPerKg)}{' '}
-          J/kg).
-        </Text>
+        <p>
+          {`The kick has ${length(start.rise.riseCm, wording)} still to lift (${plain(start.rise.energyJPerKg)} J/kg).`}
+        </p>
       ) : null}
-    </Stack>
+    </div>
   )
 }

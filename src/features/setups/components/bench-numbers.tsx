@@ -1,6 +1,7 @@
 'use client'
 
-import { Alert, Group, List, Stack, Table, Text, Title } from '@mantine/core'
+import { Alert, Group, Stack, Text, Title } from '@mantine/core'
+import { memo } from 'react'
 import { helperForce } from '@/core/mechanics/helpers'
 import type { SetupSolution } from '@/core/setups/setup'
 import { percent, type Wording } from '@/core/words/number'
@@ -14,6 +15,7 @@ import {
 } from '@/core/words/setup'
 import { TextLink } from '@/ui/text-link'
 import type { BenchPerson, SetupFacts } from '../queries'
+import classes from './bench.module.css'
 
 type Props = {
   solution: SetupSolution
@@ -25,7 +27,7 @@ type Props = {
 }
 
 /** Where things go, in the order it is done, and everything that stands beside a setup. */
-export function BenchNumbers({ solution, facts, person, labelOf, onPick, wording }: Props) {
+export function BenchNumbers({ solution, person, wording }: Pick<Props, 'solution' | 'person' | 'wording'>) {
   return (
     <Stack gap="lg">
       {solution.warnings.map((warning) => (
@@ -50,12 +52,25 @@ export function BenchNumbers({ solution, facts, person, labelOf, onPick, wording
         <Text c="dimmed" mb="xs">
           Fetch: {solution.props.map((prop) => describeProp(prop, wording)).join(' · ') || 'nothing'}
         </Text>
-        <List type="ordered" spacing={4}>
+        <ol>
           {solution.steps.map((s) => (
-            <List.Item key={s.code}>{describeStep(s, wording)}</List.Item>
+            <li key={s.code}>{describeStep(s, wording)}</li>
           ))}
-        </List>
+        </ol>
       </section>
+    </Stack>
+  )
+}
+
+/** What to look for, the way out, who helps and with how much, and the neighbours with less or more support. */
+export const BenchSides = memo(function BenchSides({
+  solution,
+  facts,
+  labelOf,
+  onPick,
+}: Omit<Props, 'person' | 'wording'>) {
+  return (
+    <>
       <section aria-labelledby="beside">
         <Title order={2} id="beside" fz="xl" mb={4}>
           Look for, and the way out
@@ -73,9 +88,9 @@ export function BenchNumbers({ solution, facts, person, labelOf, onPick, wording
         ))}
       </section>
       <Neighbours solution={solution} labelOf={labelOf} onPick={onPick} />
-    </Stack>
+    </>
   )
-}
+})
 
 /** Distances by name with their error, and how to find each without a tape. */
 export function PlacementTable({ solution, wording }: Pick<Props, 'solution' | 'wording'>) {
@@ -85,23 +100,19 @@ export function PlacementTable({ solution, wording }: Pick<Props, 'solution' | '
       <Title order={2} id="placements" fz="xl">
         Where things go
       </Title>
-      <Table verticalSpacing="xs">
-        <Table.Tbody>
+      <table className={classes.placements}>
+        <tbody>
           {solution.placements.map((placement) => (
-            <Table.Tr key={placement.key}>
-              <Table.Th scope="row" fw={500} style={{ verticalAlign: 'top' }}>
+            <tr key={placement.key}>
+              <th scope="row">
                 {placementLabel(placement.key)}
-                <Text size="sm" c="dimmed">
-                  {bodyWay(placement, wording)}
-                </Text>
-              </Table.Th>
-              <Table.Td ta="right" fw={650} style={{ verticalAlign: 'top', whiteSpace: 'nowrap' }}>
-                {placementValue(placement, wording)}
-              </Table.Td>
-            </Table.Tr>
+                <span>{bodyWay(placement, wording)}</span>
+              </th>
+              <td>{placementValue(placement, wording)}</td>
+            </tr>
           ))}
-        </Table.Tbody>
-      </Table>
+        </tbody>
+      </table>
     </section>
   )
 }

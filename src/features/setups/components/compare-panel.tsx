@@ -86,7 +86,7 @@ export function ComparePanel({ people, setups, stock, from, genericCm, wording }
                   option={option}
                   value={shown.solution?.options[option.key] ?? option.min}
                   wording={wording}
-                  onChange={(value) => set({ ...side, options: { ...side.options, [option.key]: value } })}
+                  onChange={(key, value) => set({ ...side, options: { ...side.options, [key]: value } })}
                   onDone={() => undefined}
                 />
               ))}

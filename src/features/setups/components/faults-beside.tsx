@@ -1,6 +1,7 @@
 'use client'
 
 import { SimpleGrid, Text, Title } from '@mantine/core'
+import { memo } from 'react'
 import type { Body } from '@/core/body/estimate'
 import { rightBesideWrong, type BesideFigures } from '@/core/mechanics/beside'
 import type { Position } from '@/core/mechanics/position'
@@ -12,7 +13,15 @@ import type { SetupFacts } from '../queries'
 import classes from './bench.module.css'
 
 /** Four likely faults, each drawn right beside wrong on this body with the number that betrays it. */
-export function FaultsBeside({ facts, body, wording }: { facts: SetupFacts; body: Body; wording: Wording }) {
+export const FaultsBeside = memo(function FaultsBeside({
+  facts,
+  body,
+  wording,
+}: {
+  facts: SetupFacts
+  body: Body
+  wording: Wording
+}) {
   if (facts.faults.length === 0) return null
   return (
     <section aria-labelledby="faults">
@@ -36,7 +45,7 @@ export function FaultsBeside({ facts, body, wording }: { facts: SetupFacts; body
       </SimpleGrid>
     </section>
   )
-}
+})
 
 function Pair({
   figures: { right, wrong, sign },

@@ -2,7 +2,7 @@
 
 import { Button, Group, Stack, Text } from '@mantine/core'
 import { useRouter } from 'next/navigation'
-import { useState, type RefObject } from 'react'
+import { memo, useState, type RefObject } from 'react'
 import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { LinkButton } from '@/ui/link-button'
@@ -23,7 +23,15 @@ type Props = {
 }
 
 /** Keep for somebody, take up again, print, or save the drawing as a file. */
-export function KeepPanel({ person, setupId, options, labelOf, onRecall, svgRef, statureCm }: Props) {
+export const KeepPanel = memo(function KeepPanel({
+  person,
+  setupId,
+  options,
+  labelOf,
+  onRecall,
+  svgRef,
+  statureCm,
+}: Props) {
   const router = useRouter()
   const keep = useSubmit(keepSetup)
   const drop = useSubmit(dropSetup)
@@ -97,4 +105,4 @@ export function KeepPanel({ person, setupId, options, labelOf, onRecall, svgRef,
       ) : null}
     </Stack>
   )
-}
+})

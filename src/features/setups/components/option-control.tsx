@@ -1,6 +1,7 @@
 'use client'
 
 import { Group, Select, Slider, Text } from '@mantine/core'
+import { memo } from 'react'
 import type { SetupOption } from '@/core/setups/setup'
 import { choiceLabel } from '@/core/words/choice'
 import { optionValue } from '@/core/words/figures'
@@ -13,12 +14,18 @@ type Props = {
   option: SetupOption
   value: number
   wording: Wording
-  onChange: (value: number) => void
+  onChange: (key: string, value: number) => void
   onDone: () => void
 }
 
 /** A slider, or a choice by name, for one option of a setup. */
-export function OptionControl({ option, value, wording, onChange, onDone }: Props) {
+export const OptionControl = memo(function OptionControl({
+  option,
+  value,
+  wording,
+  onChange,
+  onDone,
+}: Props) {
   if (option.choices)
     return (
       <Select
@@ -26,7 +33,7 @@ export function OptionControl({ option, value, wording, onChange, onDone }: Prop
         data={option.choices.map((choice, i) => ({ value: String(i), label: choiceLabel(choice) }))}
         value={String(value)}
         allowDeselect={false}
-        onChange={(i) => onChange(Number(i ?? value))}
+        onChange={(i) => onChange(option.key, Number(i ?? value))}
       />
     )
   const text = optionValue(value, option.unit, wording)
@@ -44,10 +51,10 @@ export function OptionControl({ option, value, wording, onChange, onDone }: Prop
         step={STEP[option.unit]}
         label={null}
         thumbSize={26}
-        onChange={onChange}
+        onChange={(next) => onChange(option.key, next)}
         onChangeEnd={onDone}
         thumbProps={{ 'aria-valuetext': text }}
       />
     </div>
   )
-}
+})

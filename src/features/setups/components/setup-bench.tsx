@@ -1,7 +1,16 @@
 'use client'
 
 import { Grid, GridCol, Group, SegmentedControl, Select, Stack, TextInput } from '@mantine/core'
-import { useDeferredValue, useRef, useState, type ReactNode } from 'react'
+import {
+  memo,
+  useCallback,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react'
 import { disagreement, type Disagreement } from '@/core/approaches/disagree'
 import { STATURE_RANGE, type BodyInput } from '@/core/body/estimate'
 import { parseLength } from '@/core/units'
@@ -9,7 +18,7 @@ import { describeLength } from '@/core/words/refusal'
 import { useWording } from '@/ui/wording'
 import type { BenchData, BenchPerson } from '../queries'
 import { BenchDrawing } from './bench-drawing'
-import { BenchNumbers } from './bench-numbers'
+import { BenchNumbers, BenchSides } from './bench-numbers'
 import { solveForScreen, type Options } from './bench-state'
 import { ComparePanel } from './compare-panel'
 import { FaultsBeside } from './faults-beside'
@@ -60,67 +69,57 @@ export function SetupBench({
   const person = people.find((p) => p.id === personId)
   const typed = parseLength(stature === '' ? `${GENERIC_CM} cm` : stature, STATURE_RANGE, wording.units)
   const genericCm = typed.ok ? typed.value : GENERIC_CM
-  const input: BodyInput = person?.body ?? { statureCm: genericCm }
-  const shown = solveForScreen(input, setupId, options, stock, wording)
+  const input: BodyInput = useMemo(() => person?.body ?? { statureCm: genericCm }, [person, genericCm])
+  const shown = useMemo(
+    () => solveForScreen(input, setupId, options, stock, wording),
+    [input, setupId, options, stock, wording],
+  )
   // Drawing and numbers follow a handle in the same frame; the slower panels follow when there is time.
   const calm = useDeferredValue(shown)
+  const calmOptions = useDeferredValue(options)
   const facts = setups.find((s) => s.id === setupId)
-  const labelOf = (id: string): string => setups.find((s) => s.id === id)?.label ?? id
+  const labelOf = useCallback((id: string): string => setups.find((s) => s.id === id)?.label ?? id, [setups])
 
-  const pick = (id: string, next: Options = {}): void => {
+  const pick = useCallback((id: string, next: Options = {}): void => {
     // Options belong to one setup; another starts from its own usual values.
     setOptions(next)
     setSetupId(id)
     setAsked(null)
-  }
-  const ask = (): void => {
-    const inForce = new Map(Object.entries(approaches).map(([id, option]) => [id, { option }]))
-    const found = Object.entries(options).flatMap(([key, value]) => {
-      const one = disagreement(inForce, setupId, key, value)
+  }, [])
+  const change = useCallback(
+    (key: string, value: number) => setOptions((all) => ({ ...all, [key]: value })),
+    [],
+  )
+  // What is asked once a move is over reads the latest options without making the sliders new each frame.
+  const latest = useRef({ options, setupId })
+  useEffect(() => {
+    latest.current = { options, setupId }
+  })
+  const ask = useCallback((): void => {
+    const { options: now, setupId: id } = latest.current
+    const inForce = new Map(Object.entries(approaches).map(([approach, option]) => [approach, { option }]))
+    const found = Object.entries(now).flatMap(([key, value]) => {
+      const one = disagreement(inForce, id, key, value)
       return one ? [one] : []
     })
     setAsked(found[0] ?? null)
-  }
+  }, [approaches])
   return (
     <Stack>
-      <Group align="flex-start">
-        <Select
-          label="Whose body"
-          w={230}
-          searchable
-          data={[
-            { value: '', label: 'Any body, by height' },
-            ...people.map((p) => ({ value: p.id, label: p.name })),
-          ]}
-          value={personId}
-          onChange={(id) => setPersonId(id ?? '')}
-        />
-        {person?.body ? null : (
-          <TextInput
-            label={person ? `${person.name} has no height yet; try one` : 'Height'}
-            w={190}
-            placeholder="168 cm"
-            value={stature}
-            error={typed.ok ? undefined : describeLength(typed.refusal, wording)}
-            onChange={(e) => setStature(e.currentTarget.value)}
-          />
-        )}
-        <Select
-          label="Setup"
-          w={310}
-          searchable
-          data={setupChoices(setups, person)}
-          value={setupId}
-          onChange={(id) => pick(id ?? setupId)}
-        />
-        <SegmentedControl
-          aria-label="What to look at"
-          mt={26}
-          data={PANELS}
-          value={panel}
-          onChange={setPanel}
-        />
-      </Group>
+      <BenchBar
+        people={people}
+        setups={setups}
+        person={person}
+        personId={personId}
+        setupId={setupId}
+        panel={panel}
+        stature={stature}
+        problem={typed.ok ? undefined : describeLength(typed.refusal, wording)}
+        onPerson={setPersonId}
+        onStature={setStature}
+        onSetup={pick}
+        onPanel={setPanel}
+      />
       {panel === 'bench' && shown.solution ? (
         <Grid gap="xl">
           <GridCol span={{ base: 12, lg: 7 }}>
@@ -131,13 +130,13 @@ export function SetupBench({
                 refusal={shown.refusal}
                 wording={wording}
                 svgRef={svgRef}
-                change={(part) => setOptions((all) => ({ ...all, ...part }))}
+                change={change}
                 onDone={ask}
               />
               <KeepPanel
                 person={person}
                 setupId={setupId}
-                options={options}
+                options={calmOptions}
                 labelOf={labelOf}
                 svgRef={svgRef}
                 statureCm={genericCm}
@@ -147,15 +146,9 @@ export function SetupBench({
           </GridCol>
           <GridCol span={{ base: 12, lg: 5 }}>
             <Stack gap="lg">
-              {facts ? (
-                <BenchNumbers
-                  solution={shown.solution}
-                  facts={facts}
-                  person={person}
-                  labelOf={labelOf}
-                  onPick={pick}
-                  wording={wording}
-                />
+              <BenchNumbers solution={shown.solution} person={person} wording={wording} />
+              {facts && calm.solution ? (
+                <BenchSides solution={calm.solution} facts={facts} labelOf={labelOf} onPick={pick} />
               ) : null}
               {calm.solution && calm.body ? (
                 <WhyPanel solution={calm.solution} body={calm.body} stock={stock} wording={wording} />
@@ -197,6 +190,63 @@ export function SetupBench({
     </Stack>
   )
 }
+
+type BarProps = Pick<BenchData, 'people' | 'setups'> & {
+  person: BenchPerson | undefined
+  personId: string
+  setupId: string
+  panel: string
+  stature: string
+  problem: string | undefined
+  onPerson: (id: string) => void
+  onStature: (typed: string) => void
+  onSetup: (id: string) => void
+  onPanel: (panel: string) => void
+}
+
+/** Whose body, which setup, which panel. Apart, so that a moved handle does not redraw two long lists. */
+const BenchBar = memo(function BenchBar({ people, setups, person, ...bar }: BarProps) {
+  return (
+    <Group align="flex-start">
+      <Select
+        label="Whose body"
+        w={230}
+        searchable
+        data={[
+          { value: '', label: 'Any body, by height' },
+          ...people.map((p) => ({ value: p.id, label: p.name })),
+        ]}
+        value={bar.personId}
+        onChange={(id) => bar.onPerson(id ?? '')}
+      />
+      {person?.body ? null : (
+        <TextInput
+          label={person ? `${person.name} has no height yet; try one` : 'Height'}
+          w={190}
+          placeholder="168 cm"
+          value={bar.stature}
+          error={bar.problem}
+          onChange={(e) => bar.onStature(e.currentTarget.value)}
+        />
+      )}
+      <Select
+        label="Setup"
+        w={310}
+        searchable
+        data={setupChoices(setups, person)}
+        value={bar.setupId}
+        onChange={(id) => bar.onSetup(id ?? bar.setupId)}
+      />
+      <SegmentedControl
+        aria-label="What to look at"
+        mt={26}
+        data={PANELS}
+        value={bar.panel}
+        onChange={bar.onPanel}
+      />
+    </Group>
+  )
+})
 
 function setupChoices(setups: BenchData['setups'], person: BenchPerson | undefined) {
   const all = setups.map((s) => ({ value: s.id, label: s.label }))

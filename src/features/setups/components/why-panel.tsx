@@ -1,7 +1,7 @@
 'use client'
 
 import { List, Text, Title } from '@mantine/core'
-import { useMemo } from 'react'
+import { memo, useMemo } from 'react'
 import type { Body } from '@/core/body/estimate'
 import type { Stock } from '@/core/props/stock'
 import { findSetup } from '@/core/setups/catalogue'
@@ -13,7 +13,7 @@ import type { Wording } from '@/core/words/number'
 type Props = { solution: SetupSolution; body: Body; stock: Stock; wording: Wording }
 
 /** Short computed sentences: what each option does to this body, one figure each. */
-export function WhyPanel({ solution, body, stock, wording }: Props) {
+export const WhyPanel = memo(function WhyPanel({ solution, body, stock, wording }: Props) {
   const options = useMemo(() => findSetup(solution.id)?.options ?? [], [solution.id])
   const reasons = useMemo(() => whyHere(solution, options, body, stock), [solution, options, body, stock])
   return (
@@ -34,4 +34,4 @@ export function WhyPanel({ solution, body, stock, wording }: Props) {
       )}
     </section>
   )
-}
+})
