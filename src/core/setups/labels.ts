@@ -90,18 +90,22 @@ const LEAST_SHARE = 0.02
 const ONE_NUMBER = 0.03
 
 function loadLabels(scene: Scene, textCm: number): Wanted[] {
-  return drawnLoads(scene).map(({ part, at, share }, i, all) => ({
-    key: `load ${part}`,
-    kind: 'load',
-    text:
+  return drawnLoads(scene).map(({ part, at, share }, i, all): Wanted => {
+    const text =
       share.max - share.min < ONE_NUMBER
         ? percent(share.value)
-        : `${percent(share.value)} (${Math.round(share.min * 100)}–${Math.round(share.max * 100)})`,
+        : `${percent(share.value)} (${Math.round(share.min * 100)}–${Math.round(share.max * 100)})`
     // Beside its bar, on the side where the body does not carry as well.
-    x: at.x + (i === 0 && all.length > 1 ? -1 : 1) * (4 + 2.4 * textCm),
-    y: at.y > 30 ? at.y + textCm : -(4 + 0.6 * textCm),
-    step: at.y > 30 ? 1 : -1,
-  }))
+    const side = i === 0 && all.length > 1 ? -1 : 1
+    return {
+      key: `load ${part}`,
+      kind: 'load',
+      text,
+      x: at.x + side * (3.5 + (text.length * CHARACTER * textCm) / 2),
+      y: at.y > 30 ? at.y + textCm : -(4 + 0.6 * textCm),
+      step: at.y > 30 ? 1 : -1,
+    }
+  })
 }
 
 /** Loads that are drawn, from the room to the wall. */
