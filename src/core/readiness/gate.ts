@@ -84,6 +84,24 @@ export function evaluateGate(
   }
 }
 
+/** A day with a result that counts, and its value. */
+export type CleanDay = { readonly day: Day; readonly value: number }
+
+/** Days with a valid, watched result for a gate's check, whatever its threshold, oldest first. */
+export function cleanDays(
+  gate: Gate,
+  check: ReadinessCheck,
+  observations: readonly Observation[],
+): CleanDay[] {
+  return resultsByDay(
+    gate,
+    check,
+    observations.filter((o) => o.checkId === gate.check),
+  )
+    .filter((d) => d.notCounted === null)
+    .map(({ day, value }) => ({ day, value }))
+}
+
 function stateOf(
   gate: Gate,
   check: ReadinessCheck,

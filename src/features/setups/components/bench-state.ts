@@ -1,5 +1,7 @@
-import type { BodyInput } from '@/core/body/estimate'
-import { estimateBody, type Body } from '@/core/body/estimate'
+'use client'
+
+import { useMemo } from 'react'
+import { estimateBody, type Body, type BodyInput } from '@/core/body/estimate'
 import type { Stock } from '@/core/props/stock'
 import { solveSetup } from '@/core/setups/catalogue'
 import type { SetupSolution } from '@/core/setups/setup'
@@ -34,4 +36,23 @@ export function solveForScreen(
     refusal: describeSetup(solved.refusal, wording),
     body: body.value,
   }
+}
+
+/** The same, kept while nothing it depends on changes. */
+export function useSolved(
+  input: BodyInput,
+  setupId: string,
+  options: Options,
+  stock: Stock,
+  wording: Wording,
+): Shown {
+  return useMemo(
+    () => solveForScreen(input, setupId, options, stock, wording),
+    [input, setupId, options, stock, wording],
+  )
+}
+
+/** Somebody's body, or any body of a height; the same object while neither changes. */
+export function useInput(body: BodyInput | null, statureCm: number): BodyInput {
+  return useMemo(() => body ?? { statureCm }, [body, statureCm])
 }

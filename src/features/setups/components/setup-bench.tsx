@@ -1,25 +1,16 @@
 'use client'
 
 import { Grid, GridCol, Group, SegmentedControl, Select, Stack, TextInput } from '@mantine/core'
-import {
-  memo,
-  useCallback,
-  useDeferredValue,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type ReactNode,
-} from 'react'
+import { memo, useCallback, useDeferredValue, useEffect, useRef, useState, type ReactNode } from 'react'
 import { disagreement, type Disagreement } from '@/core/approaches/disagree'
-import { STATURE_RANGE, type BodyInput } from '@/core/body/estimate'
+import { STATURE_RANGE } from '@/core/body/estimate'
 import { parseLength } from '@/core/units'
 import { describeLength } from '@/core/words/refusal'
 import { useWording } from '@/ui/wording'
 import type { BenchData, BenchPerson } from '../queries'
 import { BenchDrawing } from './bench-drawing'
 import { BenchNumbers, BenchSides } from './bench-numbers'
-import { solveForScreen, type Options } from './bench-state'
+import { useInput, useSolved, type Options } from './bench-state'
 import { ComparePanel } from './compare-panel'
 import { FaultsBeside } from './faults-beside'
 import { KeepPanel } from './keep-panel'
@@ -69,11 +60,8 @@ export function SetupBench({
   const person = people.find((p) => p.id === personId)
   const typed = parseLength(stature === '' ? `${GENERIC_CM} cm` : stature, STATURE_RANGE, wording.units)
   const genericCm = typed.ok ? typed.value : GENERIC_CM
-  const input: BodyInput = useMemo(() => person?.body ?? { statureCm: genericCm }, [person, genericCm])
-  const shown = useMemo(
-    () => solveForScreen(input, setupId, options, stock, wording),
-    [input, setupId, options, stock, wording],
-  )
+  const input = useInput(person?.body ?? null, genericCm)
+  const shown = useSolved(input, setupId, options, stock, wording)
   // Drawing and numbers follow a handle in the same frame; the slower panels follow when there is time.
   const calm = useDeferredValue(shown)
   const calmOptions = useDeferredValue(options)

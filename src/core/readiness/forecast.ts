@@ -1,0 +1,120 @@
+import { daysBetween, type Day } from '../day'
+import type { Gate, ReadinessCheck } from '../practice/schema'
+import type { Observation } from './evidence'
+import { cleanDays, type CleanDay } from './gate'
+
+/** How a result has been going, and when it may reach a threshold: always a range, never a date. */
+export type Forecast =
+  | { readonly code: 'not-enough'; readonly days: number; readonly needed: number }
+  | { readonly code: 'there'; readonly value: number }
+  | { readonly code: 'flat'; readonly weeks: number; readonly value: number }
+  | { readonly code: 'weeks'; readonly from: number; readonly to: number; readonly perWeek: number }
+
+/** A trend wants at least this many clean days. */
+const LEAST_DAYS = 4
+/** Further than this is no forecast, weeks. */
+const FURTHEST_WEEKS = 26
+/** The middle of pairwise slopes that is kept as the range: a nominal 80 %. */
+const RANGE = { from: 0.1, to: 0.9 } as const
+
+/**
+ * From clean results to when a ≥ or ≤ gate is reached at this rate: the median of all pairwise slopes (Theil–Sen), with
+ * the spread of the slopes as its range.
+ */
+export function forecastGate(
+  gate: Gate,
+  check: ReadinessCheck,
+  observations: readonly Observation[],
+  asOf: Day,
+): Forecast {
+  const days = cleanDays(gate, check, observations).filter((d) => d.day <= asOf)
+  if (days.length < LEAST_DAYS) return { code: 'not-enough', days: days.length, needed: LEAST_DAYS }
+  const trend = theilSen(days, asOf)
+  const wanted = gate.value ?? 0
+  const sign = gate.op === '<=' ? -1 : 1
+  const now = trend.at(0)
+  if (sign * now >= sign * wanted) return { code: 'there', value: now }
+  const weeksAt = (slope: number): number => (sign * slope <= 0 ? Infinity : ((wanted - now) / slope) * 1)
+  const [a, b] = [weeksAt(trend.high), weeksAt(trend.low)]
+  const soon = Math.min(a, b)
+  const span = daysBetween(days[0]?.day ?? asOf, asOf) / 7
+  if (!(soon <= FURTHEST_WEEKS) || sign * trend.slope <= 0)
+    return { code: 'flat', weeks: Math.round(span), value: now }
+  return {
+    code: 'weeks',
+    from: Math.max(1, Math.round(soon)),
+    to: Math.min(FURTHEST_WEEKS, Math.max(2, Math.round(Math.max(a, b)))),
+    perWeek: trend.slope,
+  }
+}
+
+export type Trend = {
+  /** Units a week: the middle, and the least and most of the kept range. */
+  readonly slope: number
+  readonly low: number
+  readonly high: number
+  /** The line's value some weeks from now. */
+  readonly at: (weeks: number) => number
+  /** Nominal 80 % range of the value some weeks from now, with the scatter about the line. */
+  readonly rangeAt: (weeks: number) => { readonly from: number; readonly to: number }
+}
+
+/** Robust line through days and values; weeks are counted from `asOf`. */
+export function theilSen(days: readonly CleanDay[], asOf: Day): Trend {
+  const points = days.map(({ day, value }) => ({ x: -daysBetween(day, asOf) / 7, y: value }))
+  const slopes = points
+    .flatMap((p, i) => points.slice(i + 1).flatMap((q) => (q.x === p.x ? [] : [(q.y - p.y) / (q.x - p.x)])))
+    .sort((a, b) => a - b)
+  const slope = quantile(slopes, 0.5)
+  const level = quantile(
+    points.map((p) => p.y - slope * p.x).sort((a, b) => a - b),
+    0.5,
+  )
+  const off = points.map((p) => p.y - (level + slope * p.x)).sort((a, b) => a - b)
+  // Spread of the slope itself, not of the pairs: pairs share points, so theirs is wider by about the root of their number.
+  const narrow = Math.sqrt(Math.max(1, points.length - 1) / 2)
+  const low = slope + (quantile(slopes, RANGE.from) - slope) / narrow
+  const high = slope + (quantile(slopes, RANGE.to) - slope) / narrow
+  const centre = points.reduce((sum, p) => sum + p.x, 0) / Math.max(1, points.length)
+  const scatter =
+    1.2816 *
+    1.4826 *
+    quantile(
+      off.map(Math.abs).sort((a, b) => a - b),
+      0.5,
+    )
+  return {
+    slope,
+    low,
+    high,
+    at: (weeks) => level + slope * weeks,
+    rangeAt: (weeks) => {
+      const reach = weeks - centre
+      return {
+        from: level + slope * weeks - Math.hypot(scatter, (slope - low) * reach),
+        to: level + slope * weeks + Math.hypot(scatter, (high - slope) * reach),
+      }
+    },
+  }
+}
+
+function quantile(sorted: readonly number[], share: number): number {
+  if (sorted.length === 0) return 0
+  const at = share * (sorted.length - 1)
+  const [low, high] = [sorted[Math.floor(at)] ?? 0, sorted[Math.ceil(at)] ?? 0]
+  return low + (high - low) * (at - Math.floor(at))
+}
+
+/** Chance that a kick arrives, among the next five: newer tries count for more, and nobody starts from certainty. */
+export function kickChance(tries: readonly boolean[]): { readonly chance: number; readonly ofNext: number } {
+  const FADE = 0.9
+  let came = 1
+  let all = 2
+  tries.forEach((ok, i) => {
+    const weight = FADE ** (tries.length - 1 - i)
+    all += weight
+    if (ok) came += weight
+  })
+  const chance = came / all
+  return { chance, ofNext: Math.round(5 * chance) }
+}

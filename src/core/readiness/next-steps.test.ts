@@ -1,0 +1,239 @@
+import fc from 'fast-check'
+import { did, evidence, saw, TODAY } from '@/testing/evidence'
+import { addDays } from '../day'
+import { findById, library } from '../practice/library'
+import { capsFrom, NO_LIMITS } from '../screening/caps'
+import type { CheckIn } from '../screening/tonight'
+import { checkNext, roundMinutes, suggestedRound } from './check-next'
+import { decide } from './decide'
+import { proposeFade, sideBySide, type SetupTry } from './fade'
+import { helpWith } from './fault-help'
+import { forecastGate, kickChance, theilSen } from './forecast'
+import type { GateResult } from './gate'
+import { checkName, covers, prescribe } from './prescribe'
+
+const practice = library()
+const gate = {
+  check: 'CK-dolphin-hold',
+  op: '>=',
+  value: 45,
+  side: 'single',
+  aidedOk: false,
+  life: 'standing',
+} as const
+const check = findById(practice.checks, 'CK-dolphin-hold')
+const limitsOf = (condition: string) =>
+  capsFrom(practice, { set: new Set([condition]), unknown: [] }, [], TODAY)
+
+describe('forecast', () => {
+  const holds = (...values: number[]) =>
+    values.map((v, i) => saw('CK-dolphin-hold', v, 7 * (values.length - 1 - i)))
+  const of = (...values: number[]) => forecastGate(gate, check, holds(...values), TODAY)
+  it('wants four days, knows when it is there, and says flat where nothing moves', () => {
+    expect(of(20, 22, 24)).toMatchObject({ code: 'not-enough', days: 3 })
+    expect(of(40, 44, 46, 50)).toMatchObject({ code: 'there' })
+    expect(of(30, 30, 30, 30)).toMatchObject({ code: 'flat', weeks: 3 })
+    expect(of(34, 32, 31, 28).code).toBe('flat')
+  })
+  it('by hand: 5 s a week from 30 reach 45 in 3 weeks', () => {
+    expect(of(15, 20, 25, 30)).toMatchObject({ code: 'weeks', from: 3, to: 3, perWeek: 5 })
+  })
+  it('is always a range in order, and one wild day hardly moves it', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 5, max: 60 }), { minLength: 4, maxLength: 12 }), (values) => {
+        const f = of(...values)
+        if (f.code === 'weeks') expect(f.from).toBeLessThanOrEqual(f.to)
+      }),
+    )
+    const points = (wild: number) =>
+      [20, 22, wild, 26, 28, 30, 32].map((value, i) => ({ day: addDays(TODAY, 7 * (i - 6)), value }))
+    expect(Math.abs(theilSen(points(90), TODAY).slope - theilSen(points(24), TODAY).slope)).toBeLessThan(0.6)
+  })
+  it('ignores what did not count and what is still to come', () => {
+    const facts = [
+      ...holds(15, 20, 25, 30),
+      saw('CK-dolphin-hold', 90, 0, { valid: false }),
+      saw('CK-dolphin-hold', 90, -7),
+    ]
+    expect(forecastGate(gate, check, facts, TODAY)).toMatchObject({ code: 'weeks', from: 3 })
+  })
+})
+
+describe('chance of a kick', () => {
+  it('by hand: nobody yet is one in two; one that came is two in three', () => {
+    expect(kickChance([]).chance).toBe(0.5)
+    expect(kickChance([true]).chance).toBeCloseTo(2 / 3, 12)
+  })
+  it('newer tries count for more, and never to certainty', () => {
+    expect(kickChance([false, false, true, true]).chance).toBeGreaterThan(
+      kickChance([true, true, false, false]).chance,
+    )
+    fc.assert(
+      fc.property(fc.array(fc.boolean(), { maxLength: 40 }), (tries) => {
+        const { chance, ofNext } = kickChance(tries)
+        expect(chance > 0 && chance < 1 && ofNext >= 0 && ofNext <= 5).toBe(true)
+      }),
+    )
+  })
+})
+
+describe('help with a fault', () => {
+  const help = (e: Parameters<typeof helpWith>[2], checkIn: CheckIn | null = null) =>
+    helpWith(practice, 'FT-elbow-splay', e, NO_LIMITS, checkIn, TODAY)
+  it('two people with one fault and different evidence get different first causes, with the evidence', () => {
+    const stiff = help(
+      evidence(saw('CK-dolphin-hold', 60), saw('CK-forearm-overhead', { left: 4, right: 3 })),
+    )
+    const weak = help(evidence(saw('CK-dolphin-hold', 12), saw('CK-forearm-overhead', { left: 1, right: 0 })))
+    expect([stiff.causes[0]?.cause, weak.causes[0]?.cause]).toEqual(['mobility', 'strength'])
+    expect(stiff.causes[0]?.because[0]).toMatchObject({ checkId: 'CK-forearm-overhead', value: 4 })
+  })
+  it('spent arms tonight come before what the practice names first', () => {
+    const said: CheckIn = {
+      day: TODAY,
+      pain: 0,
+      regions: [],
+      energy: 5,
+      arms: 7,
+      look: 'whole',
+      ticked: [],
+      touch: 'ask',
+    }
+    expect(help(evidence(), said).causes[0]?.cause).toBe('fatigue')
+  })
+  it('without evidence keeps the practice’s own order, and never gives a drill that limits close', () => {
+    const fault = findById(practice.faults, 'FT-elbow-splay')
+    expect(help(evidence()).causes.map((c) => c.cause)).toEqual(fault.causes)
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...practice.faults),
+        fc.constantFrom(...practice.cautions.flatMap((c) => c.conditions)),
+        (f, condition) => {
+          const caps = limitsOf(condition)
+          const { drillId } = helpWith(practice, f.id, evidence(), caps, null, TODAY)
+          if (drillId === null) return
+          const { load } = findById(practice.drills, drillId)
+          for (const c of caps.caps.filter((x) => x.action === 'stop' || x.action === 'avoid'))
+            expect((load[c.tag] ?? 0) < c.level).toBe(true)
+        },
+      ),
+    )
+  })
+})
+
+describe('prescription', () => {
+  const missing = (...checks: string[]): GateResult[] =>
+    checks.map((c) => ({
+      gate: { ...gate, check: c },
+      state: 'near',
+      value: 30,
+      valueDay: TODAY,
+      cleanDays: 0,
+      neededDays: 1,
+      ofDays: 1,
+      staleDays: null,
+      notCounted: null,
+      evidenceIds: [],
+    }))
+  it('covers what is missing with few drills, inside the minutes, at two thirds of the dose for 30 of 45', () => {
+    const drills = prescribe(practice, missing('CK-dolphin-hold', 'CK-head-clear'), {
+      minutes: 12,
+      caps: NO_LIMITS,
+    })
+    expect(drills).toHaveLength(1)
+    expect(drills[0]?.covers).toEqual(['CK-dolphin-hold', 'CK-head-clear'])
+    expect(drills[0]?.doseShare).toBeCloseTo(2 / 3, 9)
+    expect(checkName(practice, 'CK-dolphin-hold').length).toBeGreaterThan(3)
+  })
+  it('keeps to minutes, props and limits whatever is missing', () => {
+    fc.assert(
+      fc.property(
+        fc.subarray(practice.checks.map((c) => c.id)),
+        fc.integer({ min: 0, max: 20 }),
+        fc.constantFrom(...practice.cautions.flatMap((c) => c.conditions)),
+        (checks, minutes, condition) => {
+          const caps = limitsOf(condition)
+          const drills = prescribe(practice, missing(...checks), { minutes, caps, props: new Set(['strap']) })
+          expect(drills.reduce((sum, d) => sum + d.minutes, 0)).toBeLessThanOrEqual(minutes)
+          for (const d of drills) {
+            const drill = findById(practice.drills, d.drillId)
+            expect(drill.props.every((p) => p === 'strap')).toBe(true)
+            expect(d.covers.every((c) => covers(drill, c))).toBe(true)
+          }
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
+  it('takes another drill than last time where another covers', () => {
+    const ask = (recent: string[]) =>
+      prescribe(practice, missing('CK-dolphin-hold'), {
+        minutes: 12,
+        caps: NO_LIMITS,
+        recent: new Set(recent),
+      })[0]?.drillId
+    const first = ask([])
+    expect(ask([first ?? ''])).not.toBe(first)
+  })
+})
+
+describe('what to check next', () => {
+  const decisions = [evidence(did('FS-05')), evidence(did('FS-05')), evidence(did('FS-09'))].map((e, i) =>
+    decide(practice, 'FS', `s${i}`, e, NO_LIMITS, TODAY),
+  )
+  it('ranks by decisions per minute and names who to look at first', () => {
+    const worth = checkNext(practice, decisions)
+    expect(worth.map((w) => w.perMinute).toSorted((a, b) => b - a)).toEqual(worth.map((w) => w.perMinute))
+    for (const w of worth) expect(w.first.length).toBeGreaterThan(0)
+  })
+  it('suggests two or three that fit the minutes, in two half-rounds', () => {
+    const worth = checkNext(practice, decisions)
+    const round = suggestedRound(worth, practice, 8)
+    expect(round.length).toBeGreaterThan(0)
+    expect(round.length).toBeLessThanOrEqual(3)
+    const minutes = round.reduce((sum, id) => sum + roundMinutes(findById(practice.checks, id).seconds), 0)
+    expect(minutes).toBeLessThanOrEqual(8)
+    expect(roundMinutes(60)).toBe(3)
+    expect(checkNext(practice, [])).toEqual([])
+  })
+})
+
+describe('props fade', () => {
+  const tried = (setupId: string, day: string, part: Partial<SetupTry> = {}): SetupTry => ({
+    id: `${setupId} ${day}`,
+    setupId,
+    day,
+    outcome: 'clean',
+    faults: [],
+    ...part,
+  })
+  const ask = (...tries: SetupTry[]) => proposeFade('strap', ['bare'], ['FT-elbow-splay'], tries)
+  it('one step after two clean days, not after one, and not where a try of the day failed', () => {
+    expect(ask(tried('strap', '2026-03-01'))).toBeNull()
+    expect(ask(tried('strap', '2026-03-01'), tried('strap', '2026-03-08'))).toMatchObject({
+      code: 'fade',
+      to: 'bare',
+    })
+    expect(
+      ask(
+        tried('strap', '2026-03-01'),
+        tried('strap', '2026-03-08'),
+        tried('strap', '2026-03-08', { outcome: 'not-yet' }),
+      ),
+    ).toBeNull()
+    expect(ask()).toBeNull()
+  })
+  it('back when the fault it guards against comes twice in one class without it', () => {
+    const seen = { outcome: 'not-yet' as const, faults: ['FT-elbow-splay'] }
+    expect(ask(tried('bare', '2026-03-08', seen))).toBeNull()
+    expect(ask(tried('bare', '2026-03-08', seen), tried('bare', '2026-03-08', seen))).toMatchObject({
+      code: 'restore',
+      faultId: 'FT-elbow-splay',
+    })
+  })
+  it('side by side: by hand three pairs of +4, +5, +6 are sure in six of eight flips', () => {
+    const pairs = [4, 5, 6].map((d) => ({ with: 20, without: 20 + d }))
+    expect(sideBySide(pairs)).toEqual({ difference: 5, sure: 6 / 8, pairs: 3 })
+    expect(sideBySide([])).toMatchObject({ sure: 0, pairs: 0 })
+  })
+})
