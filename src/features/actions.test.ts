@@ -204,7 +204,7 @@ describe('results and decisions', () => {
   it('places by eye, shows it on the board with its reasons, and takes it back', async () => {
     const { id } = byName('Tomas Reyle')
     value(await app.readiness.placeByEye({ ...stamp(), studentId: id, stageId: 'FS-05' }))
-    expect(app.readinessQueries.board().find((r) => r.id === id)?.decision.reasons[0]).toBe(
+    expect(app.readinessQueries.personReadiness(id)?.decision.reasons[0]).toBe(
       'Placed by eye at Dolphin, one leg lifted (FS-05) on 10 Mar 2026.',
     )
     value(await app.readiness.placeByEye({ ...stamp(), studentId: id, stageId: null }))

@@ -1,6 +1,6 @@
 import { Group, List, ListItem, Stack, Text, Title } from '@mantine/core'
 import type { Metadata } from 'next'
-import { FAMILY_NAMES, familyFrom, stageCards } from '@/features/library/queries'
+import { familyFrom, familyNames, stageCards } from '@/features/library/queries'
 import { PageHead } from '@/ui/page-head'
 import { TextLink } from '@/ui/text-link'
 
@@ -15,7 +15,7 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
         lead="What to do, what to look for, the way out, and what must be shown first."
       />
       <Group component="nav" aria-label="Families" mb="lg" gap="lg">
-        {Object.entries(FAMILY_NAMES).map(([code, name]) => (
+        {familyNames().map(([code, name]) => (
           <TextLink
             key={code}
             href={`/library?family=${code}`}

@@ -1,8 +1,10 @@
 import { Text } from '@mantine/core'
 import type { Metadata } from 'next'
-import { Board } from '@/features/readiness/components/board'
 import { isPrivate } from '@/features/health/layer'
+import { Board } from '@/features/readiness/components/board'
+import { OffersToLookAt } from '@/features/readiness/components/offers'
 import { board } from '@/features/readiness/queries'
+import { nextRound } from '@/features/readiness/round-queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
@@ -10,20 +12,28 @@ import { SafetyLine } from '@/ui/safety-line'
 export const metadata: Metadata = { title: 'Readiness' }
 
 export default async function ReadinessPage() {
-  const rows = board(await isPrivate())
+  const data = board(await isPrivate())
+  const round = nextRound()
   return (
     <>
       <PageHead
         title="Who is ready for what?"
         lead="Nearest to the next step first. An offer is an invitation for you to look."
-      />
-      {rows.length === 0 ? (
+      >
+        {round ? (
+          <LinkButton href={`/readiness/round/${round.classId}`}>Check round for {round.title}</LinkButton>
+        ) : null}
+      </PageHead>
+      {data.rows.length === 0 ? (
         <>
           <Text mb="md">Nobody here yet.</Text>
           <LinkButton href="/students">Add people</LinkButton>
         </>
       ) : (
-        <Board rows={rows} />
+        <>
+          <OffersToLookAt offers={data.offers} />
+          <Board families={data.families} rows={data.rows} />
+        </>
       )}
       <SafetyLine />
     </>

@@ -1,6 +1,7 @@
 import 'server-only'
 import { findById, library } from '@/core/practice/library'
 import { FAMILIES, type Family } from '@/core/practice/schema'
+import { FAMILY_NAMES } from '@/core/words/family'
 import { describeLoad } from '@/core/words/load'
 import { describeAsked } from '@/core/words/reason'
 
@@ -17,17 +18,6 @@ export type StageCard = {
   rung: string
   exits: string[]
   faults: string[]
-}
-
-/** The families to pick from, named by their board column. */
-export const FAMILY_NAMES: Record<Family, string> = {
-  PU: 'Low push-up',
-  FS: 'Forearm stand',
-  HD: 'Headstand',
-  HS: 'Handstand',
-  CR: 'Crow',
-  SH: 'Shoulder stand',
-  AD: 'Advanced',
 }
 
 /** The family in a link, or forearm stand. */
@@ -57,4 +47,9 @@ export function stageCards(family: Family): StageCard[] {
       exits: exits.map((exit) => findById(practice.exits, exit).name),
       faults: faults.slice(0, 4).map((fault) => findById(practice.faults, fault).name),
     }))
+}
+
+/** Families to pick from, as the board names them. */
+export function familyNames(): [code: string, name: string][] {
+  return Object.entries(FAMILY_NAMES)
 }

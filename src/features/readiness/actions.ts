@@ -8,6 +8,7 @@ import { appendObservation, appendPlacement, evidenceOf } from '@/db/evidence'
 import { findStudent } from '@/db/students'
 import { action } from '../action'
 import { done, problem, type Answer, type Problem } from '../answer'
+import type { Context } from '../context'
 import { checkById, checkField, faultsField, idField, noteField, stageField, stampFields } from '../fields'
 
 const observationFields = z.object({
@@ -26,7 +27,12 @@ const observationFields = z.object({
   replaces: idField.nullable(),
 })
 
-export const recordObservation = action(observationFields, ({ db, today }, input) => {
+export const recordObservation = action(observationFields, keepObservation)
+
+/** The same from the floor: the page keeps its own state and is not drawn anew by each tap. */
+export const recordOnFloor = action(observationFields, keepObservation, { refresh: false })
+
+function keepObservation({ db, today }: Context, input: z.output<typeof observationFields>) {
   const { deviceId, deviceSeq, single, left, right, ...rest } = input
   if (!findStudent(db, input.studentId)) return problem('This person is not in the studio any more.')
   const earlier = evidenceOf(db, input.studentId).observations.find((o) => o.id === input.replaces)
@@ -41,21 +47,24 @@ export const recordObservation = action(observationFields, ({ db, today }, input
     { deviceId, deviceSeq },
   )
   return done(true)
-})
+}
 
-export const withdrawObservation = action(
-  z.object({ ...stampFields, studentId: idField, observationId: idField }),
-  ({ db }, { id, hlc, deviceId, deviceSeq, studentId, observationId }) => {
-    const earlier = evidenceOf(db, studentId).observations.find((o) => o.id === observationId)
-    if (!earlier) return problem('That entry is not there any more.')
-    appendObservation(
-      db,
-      { ...earlier, id, hlc, replaces: observationId, withdrawn: true },
-      { deviceId, deviceSeq },
-    )
-    return done(true)
-  },
-)
+const withdrawalFields = z.object({ ...stampFields, studentId: idField, observationId: idField })
+
+export const withdrawObservation = action(withdrawalFields, withdraw)
+export const withdrawOnFloor = action(withdrawalFields, withdraw, { refresh: false })
+
+function withdraw({ db }: Context, input: z.output<typeof withdrawalFields>) {
+  const { id, hlc, deviceId, deviceSeq, studentId, observationId } = input
+  const earlier = evidenceOf(db, studentId).observations.find((o) => o.id === observationId)
+  if (!earlier) return problem('That entry is not there any more.')
+  appendObservation(
+    db,
+    { ...earlier, id, hlc, replaces: observationId, withdrawn: true },
+    { deviceId, deviceSeq },
+  )
+  return done(true)
+}
 
 export const placeByEye = action(
   z.object({ ...stampFields, studentId: idField, stageId: stageField.nullable() }),

@@ -1,13 +1,18 @@
 import 'server-only'
-import { formatDay } from '@/core/day'
+import { daysBetween, formatDay } from '@/core/day'
 import { findById, library } from '@/core/practice/library'
-import type { ReadinessCheck } from '@/core/practice/schema'
+import type { Family, ReadinessCheck } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
 import { foldEvidence, type Observation } from '@/core/readiness/evidence'
+import { helpWith } from '@/core/readiness/fault-help'
+import { forecastGate } from '@/core/readiness/forecast'
+import { prescribe } from '@/core/readiness/prescribe'
+import { FAMILY_NAMES } from '@/core/words/family'
+import { describeForecast, describeHelp, describePrescribed } from '@/core/words/next-steps'
 import { describeGate, describeReason, faultName, shown, stageName } from '@/core/words/reason'
 import { findStudent, listStudents } from '@/db/students'
 import { context } from '../context'
-import { judgeFor } from '../judge'
+import { judgeFor, type Judge } from '../judge'
 
 export type DecisionView = {
   outcome: Decision['outcome']
@@ -59,9 +64,25 @@ function summaryOf(
   return missing[0] ?? reasons.at(-1) ?? ''
 }
 
-export type BoardRow = { id: string; name: string; decision: DecisionView }
+/** The family that a link asks for, or the forearm family. */
+export function familyAsked(asked: string | undefined): Family {
+  return BOARD.find((f) => f === asked) ?? 'FS'
+}
 
-const ORDER: readonly Decision['outcome'][] = [
+/** Families on the board; the advanced ones follow their parents (ruling 15). */
+const BOARD: readonly Family[] = ['FS', 'HD', 'HS', 'CR', 'SH', 'PU']
+
+export type BoardCell = { family: Family; outcome: Decision['outcome']; next: string }
+export type BoardRow = { id: string; name: string; cells: BoardCell[]; summary: string }
+export type BoardData = {
+  families: { id: Family; name: string }[]
+  rows: BoardRow[]
+  /** First solo tries of a kick, a free balance or a head load: each waits for the teacher’s look. */
+  offers: { studentId: string; name: string; family: Family; stage: string }[]
+}
+
+/** Nearest to the next step first. */
+const NEAREST: readonly Decision['outcome'][] = [
   'offer',
   'once-more',
   'near',
@@ -71,17 +92,91 @@ const ORDER: readonly Decision['outcome'][] = [
   'held',
 ]
 
-/** Everybody with their decision, nearest to the next stage first. */
-export function board(hidden = false): BoardRow[] {
+/** Everybody in all six families, nearest to a next step first. */
+export function board(hidden = false): BoardData {
   const ctx = context()
   const judge = judgeFor(ctx)
-  return listStudents(ctx.db)
-    .map(({ id, name }) => ({
-      id,
-      name,
-      decision: viewDecision(judge.decide(id), hidden),
-    }))
-    .sort((a, b) => ORDER.indexOf(a.decision.outcome) - ORDER.indexOf(b.decision.outcome))
+  const practice = library()
+  const people = listStudents(ctx.db).map(({ id, name }) => ({
+    id,
+    name,
+    decisions: BOARD.map((family) => judge.decide(id, { family })),
+  }))
+  return {
+    families: BOARD.map((id) => ({ id, name: FAMILY_NAMES[id] })),
+    rows: people
+      .map(({ id, name, decisions }) => ({
+        id,
+        name,
+        cells: decisions.map(({ family, outcome, targetId }) => ({
+          family,
+          outcome,
+          next: targetId === null ? 'Top of the ladder' : stageName(practice, targetId),
+        })),
+        summary: summaryOfNearest(decisions, hidden),
+      }))
+      .sort((a, b) => nearness(a.cells) - nearness(b.cells)),
+    offers: people.flatMap(({ id, name, decisions }) =>
+      decisions.flatMap(({ outcome, targetId, family }) => {
+        if (outcome !== 'offer' || targetId === null) return []
+        const { FR = 0, HB = 0 } = findById(practice.stages, targetId).load
+        return FR >= 3 || HB >= 2
+          ? [{ studentId: id, name, family, stage: stageName(practice, targetId) }]
+          : []
+      }),
+    ),
+  }
+}
+
+function nearness(cells: readonly BoardCell[]): number {
+  // The best mark first, then how many of them.
+  const ranks = cells.map((c) => NEAREST.indexOf(c.outcome)).sort((a, b) => a - b)
+  return ranks.reduce((sum, rank, i) => sum + rank / 10 ** i, 0)
+}
+
+function summaryOfNearest(decisions: readonly Decision[], hidden: boolean): string {
+  const nearest = decisions.toSorted((a, b) => NEAREST.indexOf(a.outcome) - NEAREST.indexOf(b.outcome))[0]
+  return nearest ? viewDecision(nearest, hidden).summary : ''
+}
+
+export type NextSteps = {
+  /** How the missing results have been going. */
+  forecasts: string[]
+  /** Drills that cover what is missing, with their dose. */
+  drills: string[]
+  /** What to do about faults seen lately, cause first. */
+  faults: { name: string; text: string }[]
+}
+
+/** Minutes for drills before anybody says otherwise. */
+const DRILL_MINUTES = 12
+/** A fault seen longer ago than this is no news, days. */
+const FAULT_DAYS = 28
+
+function nextSteps(judge: Judge, decision: Decision, today: string): NextSteps {
+  const practice = library()
+  const evidence = foldEvidence(judge.evidence(decision.studentId), today)
+  const caps = judge.tonight(decision.studentId)
+  const seen = [...evidence.observations, ...evidence.attempts]
+    .filter((f) => daysBetween(f.day, today) <= FAULT_DAYS)
+    .flatMap((f) => f.faults)
+  return {
+    forecasts: decision.missing.flatMap((m) => {
+      if (m.gate.op !== '>=' && m.gate.op !== '<=') return []
+      const check = findById(practice.checks, m.gate.check)
+      return [describeForecast(check, forecastGate(m.gate, check, evidence.observations, today))]
+    }),
+    drills: prescribe(practice, decision.missing, { minutes: DRILL_MINUTES, caps }).map((d) =>
+      describePrescribed(practice, d),
+    ),
+    faults: [...new Set(seen)].slice(0, 3).map((id) => ({
+      name: faultName(practice, id),
+      text: describeHelp(
+        practice,
+        helpWith(practice, id, evidence, caps, judge.checkIn(decision.studentId), today),
+      ),
+    })),
+  }
 }
 
 export type HistoryEntry = {
@@ -101,7 +196,10 @@ export type PersonReadiness = {
   id: string
   name: string
   breathS: number
+  family: Family
+  families: { id: Family; name: string; outcome: Decision['outcome'] }[]
   decision: DecisionView
+  next: NextSteps
   /** Whether the standing is by eye. */
   placed: boolean
   checks: ReadinessCheck[]
@@ -112,7 +210,7 @@ export type PersonReadiness = {
 }
 
 /** Everything the page of one person shows. */
-export function personReadiness(id: string, hidden = false): PersonReadiness | null {
+export function personReadiness(id: string, hidden = false, family: Family = 'FS'): PersonReadiness | null {
   const ctx = context()
   const { db, today } = ctx
   const student = findStudent(db, id)
@@ -121,7 +219,7 @@ export function personReadiness(id: string, hidden = false): PersonReadiness | n
   const judge = judgeFor(ctx)
   const evidence = judge.evidence(id)
   const current = foldEvidence(evidence, today).observations
-  const decision = judge.decide(id)
+  const decision = judge.decide(id, { family })
   const replaced = new Set(
     evidence.observations.map((o) => o.id).filter((o) => !current.some((c) => c.id === o)),
   )
@@ -129,11 +227,18 @@ export function personReadiness(id: string, hidden = false): PersonReadiness | n
     id,
     name: student.name,
     breathS: student.breathS,
+    family,
+    families: BOARD.map((f) => ({
+      id: f,
+      name: FAMILY_NAMES[f],
+      outcome: judge.decide(id, { family: f }).outcome,
+    })),
     decision: viewDecision(decision, hidden),
+    next: nextSteps(judge, decision, today),
     placed: decision.standing?.by === 'placement',
-    checks: checksForFamily(),
+    checks: checksForFamily(family),
     stages: practice.stages
-      .filter((s) => s.family === 'FS')
+      .filter((s) => s.family === family)
       .map((s) => ({ id: s.id, label: `${s.id} · ${s.name}` })),
     faults: ['FT-head-drop', 'FT-elbow-splay', 'FT-shoulder-sink', 'FT-breath-hold'].map((f) => ({
       id: f,
@@ -146,11 +251,11 @@ export function personReadiness(id: string, hidden = false): PersonReadiness | n
   }
 }
 
-/** Checks that some forearm stage asks for, in the order the ladder first asks. */
-function checksForFamily(): ReadinessCheck[] {
+/** Checks that some stage of a family asks for, in the order the ladder first asks. */
+function checksForFamily(family: Family): ReadinessCheck[] {
   const practice = library()
   const asked = practice.stages
-    .filter((s) => s.family === 'FS')
+    .filter((s) => s.family === family)
     .flatMap((s) => s.gates.map((gate) => gate.check))
   return [...new Set(asked)].map((id) => findById(practice.checks, id))
 }

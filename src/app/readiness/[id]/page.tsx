@@ -1,20 +1,29 @@
 import { Grid, GridCol, Stack, Title } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
+import { isPrivate } from '@/features/health/layer'
 import { CheckPanel } from '@/features/readiness/components/check-panel'
 import { DecisionCard } from '@/features/readiness/components/decision-card'
+import { FamilyTabs } from '@/features/readiness/components/family-tabs'
+import { NextSteps } from '@/features/readiness/components/next-steps'
 import { PlaceForm } from '@/features/readiness/components/place-form'
-import { personReadiness } from '@/features/readiness/queries'
-import { isPrivate } from '@/features/health/layer'
+import { familyAsked, personReadiness } from '@/features/readiness/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
 
 export const metadata: Metadata = { title: 'Readiness of one person' }
 
-export default async function PersonPage({ params }: { params: Promise<{ id: string }> }) {
+export default async function PersonPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>
+  searchParams: Promise<{ family?: string }>
+}) {
   const { id } = await params
-  const person = personReadiness(id, await isPrivate())
+  const family = familyAsked((await searchParams).family)
+  const person = personReadiness(id, await isPrivate(), family)
   if (!person) notFound()
   return (
     <>
@@ -23,18 +32,20 @@ export default async function PersonPage({ params }: { params: Promise<{ id: str
           Profile
         </LinkButton>
       </PageHead>
+      <FamilyTabs id={id} families={person.families} current={family} />
       <Grid gap="xl">
         <GridCol span={{ base: 12, lg: 6 }}>
           <Stack>
             <DecisionCard decision={person.decision} studentId={id} />
-            <PlaceForm studentId={id} stages={person.stages} placed={person.placed} />
+            <NextSteps next={person.next} />
+            <PlaceForm key={family} studentId={id} stages={person.stages} placed={person.placed} />
           </Stack>
         </GridCol>
         <GridCol span={{ base: 12, lg: 6 }}>
           <Title order={2} fz="xl" mb="sm">
             Check something
           </Title>
-          <CheckPanel person={person} />
+          <CheckPanel key={family} person={person} />
         </GridCol>
       </Grid>
       <SafetyLine />

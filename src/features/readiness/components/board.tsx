@@ -1,6 +1,5 @@
 import {
   Table,
-  TableCaption,
   TableScrollContainer,
   TableTbody,
   TableTd,
@@ -9,43 +8,50 @@ import {
   TableTr,
   Text,
 } from '@mantine/core'
+import { OUTCOME_WORD } from '@/core/words/outcome'
 import { StatusMark } from '@/ui/status-mark'
-import type { BoardRow } from '../queries'
 import { TextLink } from '@/ui/text-link'
+import type { BoardData } from '../queries'
+import classes from './board.module.css'
 
-/** Everybody in the forearm family, nearest to the next stage first. */
-export function Board({ rows }: { rows: readonly BoardRow[] }) {
+/** Everybody in all six families, nearest to a next step first; each mark opens its reasons. */
+export function Board({ families, rows }: Pick<BoardData, 'families' | 'rows'>) {
   return (
-    <TableScrollContainer minWidth={340}>
-      <Table verticalSpacing="sm" highlightOnHover>
-        <TableCaption>Forearm stand</TableCaption>
+    <TableScrollContainer minWidth={900}>
+      <Table verticalSpacing={6} highlightOnHover className={classes.board}>
         <TableThead>
           <TableTr>
             <TableTh scope="col">Name</TableTh>
-            <TableTh scope="col">Mark</TableTh>
-            <TableTh scope="col">Next step</TableTh>
-            <TableTh scope="col" visibleFrom="md">
-              Where it stands
-            </TableTh>
+            {families.map((f) => (
+              <TableTh key={f.id} scope="col">
+                {f.name}
+              </TableTh>
+            ))}
           </TableTr>
         </TableThead>
         <TableTbody>
-          {rows.map(({ id, name, decision }) => (
-            <TableTr key={id}>
-              <TableTd>
-                <TextLink href={`/readiness/${id}`} fw={600}>
-                  {name}
+          {rows.map((row) => (
+            <TableTr key={row.id}>
+              <TableTh scope="row">
+                <TextLink href={`/readiness/${row.id}`} fw={600}>
+                  {row.name}
                 </TextLink>
-              </TableTd>
-              <TableTd>
-                <StatusMark outcome={decision.outcome} />
-              </TableTd>
-              <TableTd>{decision.target?.name ?? 'Top of the ladder'}</TableTd>
-              <TableTd visibleFrom="md">
-                <Text size="sm" lineClamp={2}>
-                  {decision.summary}
+                <Text size="sm" c="dimmed" fw={400} lineClamp={1} maw={260}>
+                  {row.summary}
                 </Text>
-              </TableTd>
+              </TableTh>
+              {row.cells.map((cell) => (
+                <TableTd key={cell.family}>
+                  <a
+                    className={classes.cell}
+                    href={`/readiness/${row.id}?family=${cell.family}`}
+                    aria-label={`${OUTCOME_WORD[cell.outcome]}: ${cell.next}`}
+                    title={cell.next}
+                  >
+                    <StatusMark outcome={cell.outcome} />
+                  </a>
+                </TableTd>
+              ))}
             </TableTr>
           ))}
         </TableTbody>

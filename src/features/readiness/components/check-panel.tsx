@@ -13,7 +13,9 @@ export function CheckPanel({
 }: {
   person: Pick<PersonReadiness, 'id' | 'breathS' | 'checks' | 'faults' | 'history' | 'holds'>
 }) {
-  const [checkId, setCheckId] = useState('CK-dolphin-hold')
+  const [checkId, setCheckId] = useState(
+    person.checks.some((c) => c.id === 'CK-dolphin-hold') ? 'CK-dolphin-hold' : (person.checks[0]?.id ?? ''),
+  )
   const [correcting, setCorrecting] = useState<HistoryEntry | null>(null)
   const check = person.checks.find((c) => c.id === checkId)
   const replaces = correcting?.id ?? null

@@ -1,0 +1,35 @@
+import { List, ListItem, Stack, Text, Title } from '@mantine/core'
+import type { NextSteps as Steps } from '../queries'
+
+/** How it is going, what to drill until then, and what to do about faults. */
+export function NextSteps({ next }: { next: Steps }) {
+  const parts = [
+    { title: 'At this rate', lines: next.forecasts },
+    { title: 'Until then', lines: next.drills },
+  ].filter((p) => p.lines.length > 0)
+  if (parts.length === 0 && next.faults.length === 0) return null
+  return (
+    <Stack className="card" gap="sm" role="region" aria-label="Next steps">
+      {parts.map((p) => (
+        <div key={p.title}>
+          <Title order={3} fz="md">
+            {p.title}
+          </Title>
+          <List>
+            {p.lines.map((line) => (
+              <ListItem key={line}>{line}</ListItem>
+            ))}
+          </List>
+        </div>
+      ))}
+      {next.faults.map((fault) => (
+        <div key={fault.name}>
+          <Title order={3} fz="md">
+            {fault.name}
+          </Title>
+          <Text>{fault.text}</Text>
+        </div>
+      ))}
+    </Stack>
+  )
+}
