@@ -1,13 +1,16 @@
-import { NOT_ASKED } from '@/core/screening/caps'
+import { NO_LIMITS, NOT_ASKED } from '@/core/screening/caps'
 import { estimateBody } from '@/core/body/estimate'
 import { addDays } from '@/core/day'
 import { POSITIONS, solvePosition } from '@/core/mechanics/positions/catalogue'
 import { greedyPlan } from '@/core/planning/greedy'
 import { library } from '@/core/practice/library'
 import { spacersFor, USUAL_BLOCK } from '@/core/props/blocks'
+import { FAMILIES } from '@/core/practice/schema'
 import { decide } from '@/core/readiness/decide'
+import type { Evidence, Observation } from '@/core/readiness/evidence'
 import { SETUPS, solveSetup } from '@/core/setups/catalogue'
 import { demoWorld } from '@/core/simulate/demo'
+import { seeded, uuidAt } from '@/core/simulate/random'
 
 /** Median and tail of one call, over batches so that the timer's grain does not show. */
 function bench(name: string, work: () => unknown, batch: number): void {
@@ -25,6 +28,48 @@ function bench(name: string, work: () => unknown, batch: number): void {
   process.stdout.write(
     `${name.padEnd(44)} p50 ${p50.toFixed(1).padStart(9)} µs  p99 ${at(0.99).toFixed(1).padStart(9)} µs  ${Math.round(1e6 / p50).toLocaleString('en')}/s\n`,
   )
+}
+
+/** Median and worst of ten runs of something long. */
+function once(name: string, work: () => unknown): void {
+  const times = Array.from({ length: 10 }, () => {
+    const began = performance.now()
+    work()
+    return performance.now() - began
+  }).sort((a, b) => a - b)
+  process.stdout.write(
+    `${name.padEnd(44)} median ${(times[5] ?? 0).toFixed(0)} ms, worst ${(times[9] ?? 0).toFixed(0)} ms\n`,
+  )
+}
+
+/** Invented people with this many results each, over every standing check and the last two years, in clock order. */
+function crowdOf(people: number, results: number): Evidence[] {
+  const random = seeded(3)
+  const checks = library().checks.filter((c) => c.life === 'standing')
+  return Array.from({ length: people }, (_, p) => ({
+    attempts: [],
+    placements: [],
+    observations: Array.from({ length: results }, (_, i): Observation => {
+      const check = checks[i % checks.length]
+      const value = check ? check.min + random() * (check.max - check.min) : 0
+      return {
+        id: uuidAt(random, i),
+        studentId: `p${p}`,
+        day: addDays(asOf, -Math.floor((700 * (results - i)) / results)),
+        hlc: String(i).padStart(9, '0'),
+        replaces: null,
+        kind: 'observation',
+        checkId: check?.id ?? '',
+        values: check?.side === 'each' ? { left: value, right: value } : { single: value },
+        aided: false,
+        valid: true,
+        faults: [],
+        watched: true,
+        note: '',
+        withdrawn: false,
+      }
+    }),
+  }))
 }
 
 const body = estimateBody({ statureCm: 168 })
@@ -47,6 +92,14 @@ bench(
   'decisions for 14 people',
   () => evidence.map((e) => decide(practice, 'FS', e.id, e, NOT_ASKED, addDays(asOf, 0))),
   5,
+)
+const crowd = crowdOf(30, 1567)
+once('30 people x 6 families, 47,010 observations', () =>
+  // A copy a run, so that nothing remembered of the run before helps this one.
+  crowd.forEach((e, i) => {
+    const fresh = { ...e }
+    for (const family of FAMILIES.slice(0, 6)) decide(practice, family, `p${i}`, fresh, NO_LIMITS, asOf)
+  }),
 )
 const participants = evidence.map((e) => {
   const d = decide(practice, 'FS', e.id, e, NOT_ASKED, asOf)

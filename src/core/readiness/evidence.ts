@@ -68,18 +68,54 @@ export const PLACEMENT_DAYS = 28
  * Facts as they stood on a day: corrections applied, later days left out, in clock order whatever order they came in.
  */
 export function foldEvidence(evidence: Evidence, asOf: Day): Evidence {
-  return {
+  const known = folded.get(evidence)
+  if (known?.asOf === asOf) return known.result
+  const result = {
     observations: fold(evidence.observations, asOf).filter((fact) => !fact.withdrawn),
     attempts: fold(evidence.attempts, asOf).filter((fact) => !fact.withdrawn),
     placements: fold(evidence.placements, asOf),
   }
+  folded.set(evidence, { asOf, result })
+  return result
 }
 
+/** Evidence is never changed in place, so a fold is remembered as long as it lives: six families ask for the same one. */
+const folded = new WeakMap<Evidence, { readonly asOf: Day; readonly result: Evidence }>()
+
 function fold<T extends Fact>(facts: readonly T[], asOf: Day): T[] {
-  const once = new Map(facts.filter((fact) => fact.day <= asOf).map((fact) => [fact.id, fact]))
-  const current = [...once.values()]
-  const replaced = new Set(current.map((fact) => fact.replaces))
-  return current
-    .filter((fact) => !replaced.has(fact.id))
-    .sort((a, b) => (a.day === b.day ? (a.hlc < b.hlc ? -1 : 1) : a.day < b.day ? -1 : 1))
+  const seen = new Set<string>()
+  const replaced = new Set<string>()
+  const current: T[] = []
+  for (const fact of facts) {
+    if (fact.day > asOf || seen.has(fact.id)) continue
+    seen.add(fact.id)
+    if (fact.replaces !== null) replaced.add(fact.replaces)
+    current.push(fact)
+  }
+  const left = replaced.size === 0 ? current : current.filter((fact) => !replaced.has(fact.id))
+  // The store hands facts over in clock order, so there is mostly nothing to sort.
+  return left.every((fact, i) => i === 0 || inOrder(left[i - 1] ?? fact, fact) <= 0)
+    ? left
+    : left.sort(inOrder)
 }
+
+function inOrder(a: Fact, b: Fact): number {
+  if (a.day !== b.day) return a.day < b.day ? -1 : 1
+  return a.hlc < b.hlc ? -1 : a.hlc > b.hlc ? 1 : 0
+}
+
+/** Results by check, in the order given; remembered as long as the list lives. */
+export function resultsOf(observations: readonly Observation[], checkId: string): readonly Observation[] {
+  const known = byCheck.get(observations)
+  if (known) return known.get(checkId) ?? []
+  const index = new Map<string, Observation[]>()
+  for (const o of observations) {
+    const list = index.get(o.checkId)
+    if (list) list.push(o)
+    else index.set(o.checkId, [o])
+  }
+  byCheck.set(observations, index)
+  return index.get(checkId) ?? []
+}
+
+const byCheck = new WeakMap<readonly Observation[], ReadonlyMap<string, readonly Observation[]>>()

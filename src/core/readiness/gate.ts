@@ -1,6 +1,6 @@
-import { daysBetween, type Day } from '../day'
+import { addDays, daysBetween, type Day } from '../day'
 import type { Gate, ReadinessCheck, Stage } from '../practice/schema'
-import { EVIDENCE_WINDOW_DAYS, type Observation, type Values } from './evidence'
+import { EVIDENCE_WINDOW_DAYS, resultsOf, type Observation, type Values } from './evidence'
 
 export type GateState = 'met' | 'confirm' | 'near' | 'unmet' | 'unknown'
 
@@ -58,10 +58,8 @@ export function evaluateGate(
   asOf: Day,
 ): GateResult {
   const rule = gate.days ?? DAYS_BY_FALL[fallLevel(stage)]
-  const recent = observations.filter(
-    (o) =>
-      o.checkId === gate.check && daysBetween(o.day, asOf) <= Math.max(EVIDENCE_WINDOW_DAYS, check.freshDays),
-  )
+  const from = addDays(asOf, -Math.max(EVIDENCE_WINDOW_DAYS, check.freshDays))
+  const recent = resultsOf(observations, gate.check).filter((o) => o.day >= from)
   const days = resultsByDay(gate, check, recent)
   const window = days.slice(-rule.of)
   const clean = window.filter((d) => d.passes)
@@ -93,11 +91,7 @@ export function cleanDays(
   check: ReadinessCheck,
   observations: readonly Observation[],
 ): CleanDay[] {
-  return resultsByDay(
-    gate,
-    check,
-    observations.filter((o) => o.checkId === gate.check),
-  )
+  return resultsByDay(gate, check, resultsOf(observations, gate.check))
     .filter((d) => d.notCounted === null)
     .map(({ day, value }) => ({ day, value }))
 }

@@ -12,10 +12,7 @@ type Person = RoundData['people'][number]
 
 /** Pairs in the order of the list; an odd one watches the last pair. */
 function pairsOf(people: readonly Person[]): (readonly [Person, Person | undefined])[] {
-  return Array.from(
-    { length: Math.ceil(people.length / 2) },
-    (_, i) => [people[2 * i]!, people[2 * i + 1]] as const,
-  )
+  return people.flatMap((person, i) => (i % 2 === 0 ? [[person, people[i + 1]] as const] : []))
 }
 
 /** A check for the whole class: one common start, a lane a pair, a tap when the watcher’s hand goes up. */
