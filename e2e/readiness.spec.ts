@@ -57,3 +57,33 @@ test('the board has six families with marks, and opens reasons, forecasts and dr
   await page.getByRole('navigation', { name: 'Families' }).getByRole('link', { name: /Crow/ }).click()
   await expect(page.getByRole('region', { name: 'Decision' })).toContainText('CR-')
 })
+
+test('one more clean day makes an offer, and a first solo try waits for the teacher’s tap, with name and time', async ({
+  page,
+}) => {
+  const own = await App.start({ demo: true })
+  try {
+    await page.goto(`${own.address}/students`)
+    await page.getByRole('link', { name: 'Ines Calder' }).first().click()
+    await page.getByRole('link', { name: 'Limits' }).click()
+    await page.getByRole('button', { name: 'Open the health notes' }).click()
+    await page.getByRole('button', { name: 'None of it applies' }).click()
+    await expect(page.getByText('Stored. Limits are up to date.')).toBeVisible()
+    await page.goto(`${own.address}/readiness`)
+    await expect(page.getByRole('row', { name: /Ines Calder/ })).toContainText('Once more')
+    await page.getByRole('link', { name: 'Ines Calder' }).click()
+    await page.getByRole('textbox', { name: 'Seconds' }).fill('52')
+    await page.getByRole('button', { name: 'Save result' }).click()
+    await expect(page.getByRole('region', { name: 'Decision' })).toContainText('Offer')
+    await page.goto(`${own.address}/readiness`)
+    const offer = page
+      .getByRole('region', { name: 'New offers to look at' })
+      .getByRole('group', { name: /Ines Calder/ })
+    await offer.getByRole('button', { name: 'Looked: go ahead' }).click()
+    await expect(offer).toContainText('Accepted by Ottoline Marsh, 10 Mar 2026')
+    await offer.getByRole('button', { name: 'Hold back' }).click()
+    await expect(offer).toContainText('Held back by Ottoline Marsh')
+  } finally {
+    await own.end()
+  }
+})

@@ -31,6 +31,17 @@ const checkIn = async (page) => {
   await page.getByRole('button', { name: 'Ines Calder' }).click()
   await page.getByRole('group', { name: 'Energy' }).getByRole('radio', { name: '7' }).check()
 }
+const checkRound = async (page) => {
+  await page.goto('/readiness')
+  await page.getByRole('link', { name: /Check round/ }).click()
+  await page.getByText('Ready rounds').click()
+  await page.getByRole('button', { name: 'Dolphin hold', exact: true }).last().click()
+  await page.getByText('Ready rounds').click()
+  await page.getByRole('button', { name: 'Start everybody' }).click()
+  await page.waitForTimeout(3200)
+  await page.getByRole('button', { name: 'Hand up' }).first().click()
+  await page.getByRole('button', { name: 'End the hold' }).click()
+}
 const setup = (id, who) => async (page) => {
   await page.goto('/readiness')
   const href = await page.getByRole('link', { name: who }).getAttribute('href')
@@ -58,15 +69,14 @@ const teach = async (page) => {
 const VIEWS = [
   { name: 'today', size: LAPTOP, go: open('/') },
   { name: 'today-phone', size: PHONE, go: open('/') },
-  { name: 'today-tablet', size: TABLET, go: open('/') },
   { name: 'room', size: LAPTOP, go: open('/studio') },
-  { name: 'cupboard', size: LAPTOP, go: open('/studio/cupboard') },
   { name: 'approaches', size: LAPTOP, go: open('/studio/approaches') },
   { name: 'door', size: TABLET, go: door },
   { name: 'check-in', size: PHONE, go: checkIn },
   { name: 'students', size: LAPTOP, go: open('/students') },
   { name: 'readiness', size: LAPTOP, go: open('/readiness') },
   { name: 'readiness-dark', size: LAPTOP, scheme: 'dark', go: open('/readiness') },
+  { name: 'round', size: TABLET, go: checkRound },
   { name: 'person', size: LAPTOP, go: person('Greta Sommerby') },
   {
     name: 'limits',
@@ -86,9 +96,6 @@ const VIEWS = [
   },
   { name: 'setup-kick', size: LAPTOP, go: setup('SETUP-wall-kick-forearm-block', 'Ines Calder') },
   { name: 'setup-crow', size: LAPTOP, go: setup('SETUP-crow-brow', 'Tomas Reyle') },
-  { name: 'setup-l', size: LAPTOP, go: setup('SETUP-wall-l-hand', 'Bertram Oake') },
-  { name: 'setup-chairs', size: LAPTOP, go: setup('SETUP-headfree-chairs', 'Wren Haskett') },
-  { name: 'setup-phone', size: PHONE, go: setup('SETUP-wall-kick-forearm', 'Ines Calder'), full: true },
   {
     name: 'compare',
     size: LAPTOP,
@@ -99,7 +106,6 @@ const VIEWS = [
     },
     full: true,
   },
-  { name: 'setup-strap', size: LAPTOP, go: setup('SETUP-dolphin-strap', 'Bertram Oake') },
   { name: 'setup-platform', size: LAPTOP, go: setup('SETUP-platform-wall', 'Greta Sommerby') },
   { name: 'plan', size: LAPTOP, go: plan, full: true },
   {

@@ -170,6 +170,22 @@ export const healthRecord = sqliteTable(
   (t) => [index('health_by_student').on(t.studentId)],
 )
 
+/** A teacher's look at an offer: added, never changed; the newest counts. */
+export const offerTap = sqliteTable(
+  'offer_tap',
+  {
+    id: text('id').primaryKey(),
+    studentId: text('student_id')
+      .notNull()
+      .references(() => student.id, { onDelete: 'cascade' }),
+    stageId: text('stage_id').notNull(),
+    answer: text('answer', { enum: ['accept', 'hold-back'] }).notNull(),
+    by: text('by').notNull(),
+    atMs: integer('at_ms').notNull(),
+  },
+  (t) => [index('offer_by_student').on(t.studentId)],
+)
+
 /** A setup as it was left for somebody, to be taken up again. */
 export const savedSetup = sqliteTable(
   'saved_setup',

@@ -8,9 +8,11 @@ import { NO_EVIDENCE, type Evidence } from '@/core/readiness/evidence'
 import { conditionsOf } from '@/core/screening/answers'
 import { capsOf, type Caps } from '@/core/screening/caps'
 import { checkInOf, tonightsCaps, together, touchTonight, type CheckIn } from '@/core/screening/tonight'
+import { answerTo, type OfferTap } from '@/core/readiness/offers'
 import { readApproaches } from '@/db/approaches'
 import { evidenceByStudent } from '@/db/evidence'
 import { EMPTY_HEALTH, readAllHealth, type HealthFile } from '@/db/health'
+import { listOfferTaps } from '@/db/offers'
 import { keyOfHealth, type Context } from './context'
 
 /** Everything that bears on what somebody may do, read once for a page or an action. */
@@ -25,6 +27,8 @@ export type Judge = {
   readonly evidence: (studentId: string) => Evidence
   /** Options in force for somebody, tonight's class included. */
   readonly approaches: (studentId: string | null) => ReadonlyMap<string, Resolved>
+  /** The teacher’s answer to what is offered; null where nobody has looked. */
+  readonly looked: (studentId: string, stageId: string) => OfferTap | null
   /** The standing decision: tonight's check-in has no part in it. */
   readonly decide: (studentId: string, with_?: Ask) => Decision
 }
@@ -45,6 +49,7 @@ export function judgeFor(ctx: Context, classId: string | null = null): Judge {
   const facts = evidenceByStudent(ctx.db)
   const book = readApproaches(ctx.db)
   const room = floorCaps(studio.floor)
+  const taps = listOfferTaps(ctx.db)
   const known = new Map<string, Caps>()
 
   const health = (id: string): HealthFile => files.get(id) ?? EMPTY_HEALTH
@@ -70,6 +75,7 @@ export function judgeFor(ctx: Context, classId: string | null = null): Judge {
     touch: (id) => touchTonight(conditionsOf(practice, health(id).screening, today).set, checkIn(id)),
     evidence: (id) => facts.get(id) ?? NO_EVIDENCE,
     approaches: (id) => resolve(book.layersFor(id, classId)),
+    looked: (id, stageId) => answerTo(taps, id, stageId),
     decide: (
       id,
       { family = 'FS', evidence = facts.get(id) ?? NO_EVIDENCE, layers = (l: Layers) => l } = {},

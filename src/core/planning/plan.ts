@@ -1,4 +1,5 @@
 import type { Outcome } from '../readiness/decide'
+import type { OfferTap } from '../readiness/offers'
 import type { Caps } from '../screening/caps'
 
 /** Somebody on the roster with what the engine says of them. */
@@ -11,6 +12,8 @@ export type Participant = {
   readonly breathS: number
   /** What they may carry; nobody asked where absent. */
   readonly limits?: Caps
+  /** The teacher’s answer to what is offered; null where nobody has looked. */
+  readonly looked?: OfferTap['answer'] | null
 }
 
 export type Stock = { readonly straps: number; readonly blocks: number }

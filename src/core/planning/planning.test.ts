@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { must } from '@/testing/bodies'
 import { library } from '../practice/library'
-import { capsFrom } from '../screening/caps'
+import { capsFrom, NO_LIMITS } from '../screening/caps'
 import { describePlanRefusal, describePlanWarning, describeViolation } from '../words/plan'
 import { greedyPlan } from './greedy'
 import type { ClassBrief, Participant, Plan } from './plan'
@@ -117,6 +117,20 @@ describe('the greedy plan', () => {
     expect(validatePlan(practice, b, forced)).toContainEqual(
       expect.objectContaining({ code: 'above-decision', studentId: 'p1', overridden: false }),
     )
+  })
+  it('plans a first solo kick only once the teacher has looked at the offer, and nothing that is held back', () => {
+    const offered = { standingId: 'FS-09', targetId: 'FS-10a', outcome: 'offer' as const, limits: NO_LIMITS }
+    const stages = (looked: 'accept' | 'hold-back' | null) => {
+      const b = brief({ participants: [person(1, { ...offered, looked }), person(2), person(3)] })
+      const plan = planOf(b)
+      expect(validatePlan(practice, b, plan)).toEqual([])
+      return [b, plan, block(plan, 'waves').versions[0]?.stageId] as const
+    }
+    const [waiting, , before] = stages(null)
+    const [, accepted, after] = stages('accept')
+    expect([before === 'FS-10a', after]).toEqual([false, 'FS-10a'])
+    expect(stages('hold-back')[2]).not.toBe('FS-10a')
+    expect(validatePlan(practice, waiting, accepted).map((v) => v.code)).toContain('above-decision')
   })
   it('gives nobody more turns than the studio allows, and the validator counts them by itself', () => {
     const free = brief({ minutes: 90 })

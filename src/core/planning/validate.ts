@@ -119,7 +119,11 @@ function isWithin(practice: Library, p: Participant, stageId: string): boolean {
   const top = p.outcome === 'step-back' ? p.targetId : p.standingId
   if (stageId === foot || (top && withPredecessors(practice.stages, top).has(stageId))) return true
   const opened = p.outcome === 'offer' || p.outcome === 'once-more' || p.standingId === null
-  return opened && stageId === p.targetId
+  const load = practice.stages.find((s) => s.id === stageId)?.load
+  // A first solo kick, balance or head load waits for the teacher's own look, whoever made the plan.
+  const waits = (load?.FR ?? 0) >= 3 || (load?.HB ?? 0) >= 2
+  const held = p.looked === 'hold-back' || (waits && p.looked !== 'accept')
+  return opened && !held && stageId === p.targetId
 }
 
 function stockKept(brief: ClassBrief, versions: readonly Version[]): Violation[] {

@@ -2,6 +2,7 @@ import type { Library } from '../practice/library'
 import { findById } from '../practice/library'
 import type { Stage } from '../practice/schema'
 import { waitsForScreening } from '../readiness/decide'
+import { mayBePlanned } from '../readiness/offers'
 import { withPredecessors } from '../readiness/ladder'
 import { asStrictAs, judgeLoad, NOT_ASKED, type Caps } from '../screening/caps'
 import type { ClassBrief, Lock, Participant, Stock, Version } from './plan'
@@ -20,14 +21,15 @@ function plannable(stage: Stage, limits: Caps = NOT_ASKED): boolean {
  * Never above the decision.
  */
 export function allowedStages(practice: Library, participant: Participant): Stage[] {
-  const { standingId, targetId, outcome, limits } = participant
+  const { standingId, targetId, outcome, limits, looked = null } = participant
   const open = new Set<string>()
   if (outcome === 'step-back') {
     if (targetId) for (const id of withPredecessors(practice.stages, targetId)) open.add(id)
   } else {
     if (standingId) for (const id of withPredecessors(practice.stages, standingId)) open.add(id)
-    if (targetId && (outcome === 'offer' || outcome === 'once-more' || standingId === null))
-      open.add(targetId)
+    const target = practice.stages.find((s) => s.id === targetId)
+    const next = outcome === 'offer' || outcome === 'once-more' || standingId === null
+    if (target && next && mayBePlanned(target, looked)) open.add(target.id)
   }
   return practice.stages.filter((stage) => open.has(stage.id) && plannable(stage, limits))
 }

@@ -27,7 +27,7 @@ type Wanted = Omit<Label, 'widthCm' | 'heightCm'> & { readonly step: 1 | -1 }
  */
 export function layoutLabels(scene: Scene, wording: Wording, textCm: number): Label[] {
   const placed: Label[] = []
-  const lines = dimensionLines(scene)
+  const lines = [...dimensionLines(scene), ...loadBars(scene)]
   for (const wanted of [...loadLabels(scene, textCm), ...dimensionLabels(scene, wording, textCm)]) {
     const box = { widthCm: wanted.text.length * CHARACTER * textCm, heightCm: LINE * textCm }
     const { step, ...rest } = wanted
@@ -62,6 +62,21 @@ export function meet(a: Label, b: Label, airCm = 0): boolean {
     Math.abs(a.x - b.x) < (a.widthCm + b.widthCm) / 2 + airCm &&
     Math.abs(a.y - b.y) < (a.heightCm + b.heightCm) / 2 + airCm
   )
+}
+
+/** Load bars under the floor, which no number may cover. */
+function loadBars(scene: Scene): Label[] {
+  return drawnLoads(scene)
+    .filter(({ at }) => at.y <= 30)
+    .map(({ part, at, share }) => ({
+      key: `bar ${part}`,
+      text: '',
+      kind: 'load',
+      x: at.x,
+      y: -(3 + (share.value * FULL_LOAD_CM) / 2),
+      widthCm: 5,
+      heightCm: share.value * FULL_LOAD_CM,
+    }))
 }
 
 /** How far below the floor the lowest label reaches, cm. */

@@ -34,6 +34,7 @@ function briefOf(
       standingId: decision.standing?.stageId ?? null,
       targetId: decision.targetId,
       outcome: decision.outcome,
+      looked: decision.targetId === null ? null : (judge.looked(id, decision.targetId)?.answer ?? null),
       // Tonight's check-in lowers what is planned and leaves the standing as it is.
       limits: judge.tonight(id),
     }

@@ -5,6 +5,7 @@ import { parseQuantity } from '@/core/entry'
 import type { ReadinessCheck } from '@/core/practice/schema'
 import { describeQuantity } from '@/core/words/entry'
 import { appendObservation, appendPlacement, evidenceOf } from '@/db/evidence'
+import { addOfferTap } from '@/db/offers'
 import { findStudent } from '@/db/students'
 import { action } from '../action'
 import { done, problem, type Answer, type Problem } from '../answer'
@@ -71,6 +72,16 @@ export const placeByEye = action(
   ({ db, today }, { deviceId, deviceSeq, ...rest }) => {
     if (!findStudent(db, rest.studentId)) return problem('This person is not in the studio any more.')
     appendPlacement(db, { ...rest, kind: 'placement', day: today, replaces: null }, { deviceId, deviceSeq })
+    return done(true)
+  },
+)
+
+/** The teacher has looked at an offer. */
+export const answerOffer = action(
+  z.object({ id: idField, studentId: idField, stageId: stageField, answer: z.enum(['accept', 'hold-back']) }),
+  ({ db, studio, nowMs }, tap) => {
+    if (!findStudent(db, tap.studentId)) return problem('This person is not in the studio any more.')
+    addOfferTap(db, { ...tap, by: studio.teacher, atMs: nowMs })
     return done(true)
   },
 )

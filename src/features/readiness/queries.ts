@@ -6,6 +6,7 @@ import type { Decision } from '@/core/readiness/decide'
 import { foldEvidence, type Observation } from '@/core/readiness/evidence'
 import { helpWith } from '@/core/readiness/fault-help'
 import { forecastGate } from '@/core/readiness/forecast'
+import { needsLook } from '@/core/readiness/offers'
 import { prescribe } from '@/core/readiness/prescribe'
 import { FAMILY_NAMES } from '@/core/words/family'
 import { describeForecast, describeHelp, describePrescribed } from '@/core/words/next-steps'
@@ -74,11 +75,20 @@ const BOARD: readonly Family[] = ['FS', 'HD', 'HS', 'CR', 'SH', 'PU']
 
 export type BoardCell = { family: Family; outcome: Decision['outcome']; next: string }
 export type BoardRow = { id: string; name: string; cells: BoardCell[]; summary: string }
+export type Offer = {
+  studentId: string
+  name: string
+  family: Family
+  stageId: string
+  stage: string
+  /** What was answered, by whom and when; empty while it waits. */
+  answered: string
+}
 export type BoardData = {
   families: { id: Family; name: string }[]
   rows: BoardRow[]
   /** First solo tries of a kick, a free balance or a head load: each waits for the teacher’s look. */
-  offers: { studentId: string; name: string; family: Family; stage: string }[]
+  offers: Offer[]
 }
 
 /** Nearest to the next step first. */
@@ -108,9 +118,9 @@ export function board(hidden = false): BoardData {
       .map(({ id, name, decisions }) => ({
         id,
         name,
-        cells: decisions.map(({ family, outcome, targetId }) => ({
+        cells: decisions.map(({ family, outcome, targetId, ...rest }) => ({
           family,
-          outcome,
+          outcome: markOf({ outcome, ...rest }),
           next: targetId === null ? 'Top of the ladder' : stageName(practice, targetId),
         })),
         summary: summaryOfNearest(decisions, hidden),
@@ -119,13 +129,37 @@ export function board(hidden = false): BoardData {
     offers: people.flatMap(({ id, name, decisions }) =>
       decisions.flatMap(({ outcome, targetId, family }) => {
         if (outcome !== 'offer' || targetId === null) return []
-        const { FR = 0, HB = 0 } = findById(practice.stages, targetId).load
-        return FR >= 3 || HB >= 2
-          ? [{ studentId: id, name, family, stage: stageName(practice, targetId) }]
-          : []
+        if (!needsLook(findById(practice.stages, targetId))) return []
+        const tap = judge.looked(id, targetId)
+        const when = tap ? `${tap.by || 'Teacher'}, ${formatMoment(tap.atMs, ctx.studio.timeZone)}` : ''
+        return [
+          {
+            studentId: id,
+            name,
+            family,
+            stageId: targetId,
+            stage: stageName(practice, targetId),
+            answered: tap ? `${tap.answer === 'accept' ? 'Accepted' : 'Held back'} by ${when}` : '',
+          },
+        ]
       }),
     ),
   }
+}
+
+function formatMoment(atMs: number, timeZone: string): string {
+  return new Intl.DateTimeFormat('en-GB', { timeZone, dateStyle: 'medium', timeStyle: 'short' }).format(atMs)
+}
+
+/** On the board a ladder on which nothing is known yet reads as building, though its foot is open to anybody. */
+function markOf({
+  outcome,
+  standing,
+  reasons,
+}: Pick<Decision, 'outcome' | 'standing' | 'reasons'>): Decision['outcome'] {
+  return standing === null && outcome === 'offer' && reasons.some((r) => r.code === 'no-gates')
+    ? 'build'
+    : outcome
 }
 
 function nearness(cells: readonly BoardCell[]): number {
@@ -135,7 +169,7 @@ function nearness(cells: readonly BoardCell[]): number {
 }
 
 function summaryOfNearest(decisions: readonly Decision[], hidden: boolean): string {
-  const nearest = decisions.toSorted((a, b) => NEAREST.indexOf(a.outcome) - NEAREST.indexOf(b.outcome))[0]
+  const nearest = decisions.toSorted((a, b) => NEAREST.indexOf(markOf(a)) - NEAREST.indexOf(markOf(b)))[0]
   return nearest ? viewDecision(nearest, hidden).summary : ''
 }
 
@@ -231,7 +265,7 @@ export function personReadiness(id: string, hidden = false, family: Family = 'FS
     families: BOARD.map((f) => ({
       id: f,
       name: FAMILY_NAMES[f],
-      outcome: judge.decide(id, { family: f }).outcome,
+      outcome: markOf(judge.decide(id, { family: f })),
     })),
     decision: viewDecision(decision, hidden),
     next: nextSteps(judge, decision, today),

@@ -93,7 +93,7 @@ export function Shell({
               aria-label={opened ? 'Close the menu' : 'Open the menu'}
             />
             <PlumbMark />
-            <Text fw={650} fz="xl">
+            <Text fw={650} fz="xl" visibleFrom="xs">
               Levitar
             </Text>
             <Text c="dimmed" visibleFrom="sm" ml="md" truncate>

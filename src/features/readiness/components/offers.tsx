@@ -1,8 +1,16 @@
-import { List, ListItem, Text, Title } from '@mantine/core'
-import { TextLink } from '@/ui/text-link'
-import type { BoardData } from '../queries'
+'use client'
 
-/** First solo tries that wait for the teacher’s own look. */
+import { Button, Group, Stack, Text, Title } from '@mantine/core'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { newId } from '@/device/facts'
+import { FormProblem } from '@/ui/form-problem'
+import { TextLink } from '@/ui/text-link'
+import { useSubmit } from '../../use-submit'
+import { answerOffer } from '../actions'
+import type { BoardData, Offer } from '../queries'
+
+/** First solo tries that wait for the teacher’s own look: no plan has them before. */
 export function OffersToLookAt({ offers }: Pick<BoardData, 'offers'>) {
   if (offers.length === 0) return null
   return (
@@ -10,17 +18,45 @@ export function OffersToLookAt({ offers }: Pick<BoardData, 'offers'>) {
       <Title order={2} id="offers" fz="lg">
         New offers to look at
       </Title>
-      <Text c="dimmed" size="sm">
-        First solo kicks, free balances and head loads: look before anybody goes up.
+      <Text c="dimmed" size="sm" mb="xs">
+        First solo kicks, free balances and head loads: no plan has them before you have looked.
       </Text>
-      <List>
-        {offers.map((o) => (
-          <ListItem key={`${o.studentId} ${o.family}`}>
-            <TextLink href={`/readiness/${o.studentId}?family=${o.family}`}>{o.name.split(' ')[0]}</TextLink>:{' '}
-            {o.stage}
-          </ListItem>
+      <Stack gap="xs">
+        {offers.map((offer) => (
+          <Line key={`${offer.studentId} ${offer.stageId}`} offer={offer} />
         ))}
-      </List>
+      </Stack>
     </section>
+  )
+}
+
+function Line({ offer }: { offer: Offer }) {
+  const router = useRouter()
+  const [id, setId] = useState(newId)
+  const { busy, problemOf, send } = useSubmit(answerOffer)
+  const answer = (said: 'accept' | 'hold-back'): void => {
+    void send({ id, studentId: offer.studentId, stageId: offer.stageId, answer: said }).then((ok) => {
+      if (!ok) return
+      setId(newId())
+      router.refresh()
+    })
+  }
+  return (
+    <Group role="group" aria-label={`${offer.name}, ${offer.stage}`} justify="space-between">
+      <Text flex={1} miw={240}>
+        <TextLink href={`/readiness/${offer.studentId}?family=${offer.family}`}>
+          {offer.name.split(' ')[0]}’s
+        </TextLink>{' '}
+        {offer.stage}
+        {offer.answered === '' ? '' : `. ${offer.answered}`}
+      </Text>
+      <FormProblem message={problemOf('')} />
+      <Button variant="default" disabled={busy} onClick={() => answer('accept')}>
+        Looked: go ahead
+      </Button>
+      <Button variant="subtle" c="var(--ink)" disabled={busy} onClick={() => answer('hold-back')}>
+        Hold back
+      </Button>
+    </Group>
   )
 }
