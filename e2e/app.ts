@@ -10,6 +10,8 @@ const NOW = `${DAY}T17:00:00Z`
 /** The built app on its own data folder and port; can be killed and started again on the same data. */
 export class App {
   private child: ChildProcess | undefined
+  /** Everything the server has printed. */
+  log = ''
   private constructor(
     readonly data: string,
     readonly port: number,
@@ -47,9 +49,11 @@ export class App {
           NODE_ENV: 'production',
           NEXT_TELEMETRY_DISABLED: '1',
         },
-        stdio: 'ignore',
+        stdio: ['ignore', 'pipe', 'pipe'],
       },
     )
+    for (const stream of [this.child.stdout, this.child.stderr])
+      stream?.on('data', (chunk: Buffer) => (this.log += chunk.toString()))
     for (let tries = 0; tries < 150; tries += 1) {
       try {
         if ((await fetch(this.address)).ok) return

@@ -76,6 +76,30 @@ test('raised blood pressure and a sore wrist: limits, what to do instead, a clea
     }
   })
 
+  await test.step('no page, no address and no line of the log says a word of it to anybody else', async () => {
+    const id = page.url().split('/').at(-2) ?? ''
+    const paths = [
+      '/',
+      '/students',
+      '/readiness',
+      `/readiness/${id}`,
+      `/students/${id}`,
+      `/students/${id}/health`,
+      '/plans',
+      '/setups',
+    ]
+    for (const at of paths) {
+      // A request without this screen's mark is what another role would send.
+      const sent = await (await fetch(`${app.address}${at}`)).text()
+      for (const word of ['high-managed', 'BPH', 'Dr Alder', 'looked after and steady', 'or tingling'])
+        expect([at, word, sent.includes(word)]).toEqual([at, word, false])
+      expect(/<title>([^<]*)/.exec(sent)?.[1]).not.toMatch(/Tomas|pressure|wrist/)
+    }
+    for (const word of ['high-managed', 'Dr Alder', 'Q01', 'Q07'])
+      expect([word, app.log.includes(word)]).toEqual([word, false])
+    expect(page.url()).not.toMatch(/Q0|high|wrist/)
+  })
+
   await test.step('forgotten, everything is unknown again', async () => {
     await page.getByRole('button', { name: 'Forget the health answers' }).click()
     await page.getByRole('button', { name: 'Yes, forget every answer' }).click()

@@ -1,9 +1,12 @@
-// Long validations: the properties over many more cases, and the benches. Prints a dated summary for docs/.
+// Long validations: the properties over many more cases, simulated students, and the benches. Prints a dated summary for docs/.
 import { machineDay, run } from './lib.mjs'
 
 const RUNS = '3000'
 console.log(`Properties with ${RUNS} runs each, ${machineDay()}`)
 const laws = await run('npx', ['jest', 'src/core', '--testTimeout=600000'], { env: { PROPERTY_RUNS: RUNS } })
+const readiness = await run('npx', ['tsx', 'scripts/prove-readiness.ts'])
 const bench = await run('npx', ['tsx', 'scripts/bench.ts'])
-console.log(`${machineDay()}: properties ${laws ? 'hold' : 'FAIL'}, bench ${bench ? 'ran' : 'FAILED'}`)
-process.exit(laws && bench ? 0 : 1)
+console.log(
+  `${machineDay()}: properties ${laws ? 'hold' : 'FAIL'}, simulated students ${readiness ? 'ran' : 'FAILED'}, bench ${bench ? 'ran' : 'FAILED'}`,
+)
+process.exit(laws && readiness && bench ? 0 : 1)

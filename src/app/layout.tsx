@@ -23,7 +23,7 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 }
 export const dynamic = 'force-dynamic'
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
-  const { studioName, units, entries } = shellData()
+  const { studioName, units, propNames, entries } = shellData()
   const hidden = await isPrivate()
   return (
     <html lang="en" {...mantineHtmlProps}>
@@ -32,7 +32,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       </head>
       <body>
         <ThemeProvider>
-          <WordingProvider value={{ units }}>
+          <WordingProvider value={{ units, propNames }}>
             <Shell
               studioName={studioName}
               entries={entries}

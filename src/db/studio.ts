@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm'
 import { NO_FLOOR, type StudioFloor } from '@/core/approaches/floor'
 import { library } from '@/core/practice/library'
-import { countOf, stockFrom } from '@/core/props/inventory'
+import { countOf, houseWords, stockFrom } from '@/core/props/inventory'
 import type { Stock } from '@/core/props/stock'
 import { EMPTY_CARD, type EmergencyCard } from '@/core/room/emergency'
 import { usableBays, type Room } from '@/core/room/room'
@@ -33,6 +33,8 @@ export type StudioRecord = StudioSettings & {
   readonly blocks: number
   /** What setups may be built from; a kind that nobody listed is taken to be there. */
   readonly stock: Stock
+  /** What this house calls its props, by kind. */
+  readonly propNames: Readonly<Record<string, string>>
 }
 
 /** What a new installation starts from. */
@@ -59,6 +61,7 @@ export function readStudio(db: Db): StudioRecord {
     straps: countOf(practice, props, 'strap'),
     blocks: countOf(practice, props, 'block'),
     stock: stockFrom(practice, props),
+    propNames: houseWords(practice, props),
   }
 }
 

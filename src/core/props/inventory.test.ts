@@ -1,6 +1,7 @@
 import { library } from '../practice/library'
 import { USUAL_STOCK } from './stock'
-import { countOf, propWord, stockFrom, wearCheck, wearDue, type PropItem } from './inventory'
+import { describeProp } from '../words/setup'
+import { countOf, houseWords, stockFrom, wearCheck, wearDue, type PropItem } from './inventory'
 
 const practice = library()
 const item = (part: Partial<PropItem>): PropItem => ({
@@ -32,9 +33,15 @@ it('gives setups each piece in its own size', () => {
   expect(stock.chairs).toBe(USUAL_STOCK.chairs)
   expect(stockFrom(practice, [item({ shape: 'chair', count: 0 })]).chairs).toBe(0)
 })
-it('says the house’s word, and the shape’s own where there is none', () => {
-  expect(propWord(practice, cupboard, 'strap-long')).toBe('belt')
-  expect(propWord(practice, cupboard, 'slab')).toBe('Flat slab')
+it('says the house’s word for a kind, that of most pieces, and none where nobody has one', () => {
+  expect(houseWords(practice, cupboard)).toEqual({ strap: 'belt' })
+  const two = [item({ localName: 'brick', count: 2 }), item({ localName: 'cork', count: 9 })]
+  expect(houseWords(practice, two)).toEqual({ block: 'cork' })
+  const said = describeProp(
+    { kind: 'block', count: 2, detail: [] },
+    { units: 'cm', propNames: { block: 'cork' } },
+  )
+  expect(said).toBe('2 corks')
 })
 it('asks for wear after 90 days, after 21 where it is worn, and never of what is out or was just looked at', () => {
   const due = (day: string) => wearDue(cupboard, day).map((i) => i.id)

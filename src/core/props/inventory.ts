@@ -56,10 +56,12 @@ export function wearCheck(practice: Library, shape: string): string {
   return WEAR[kind] ?? 'Look it over before use.'
 }
 
-/** The house's word for a shape, or the shape's own. */
-export function propWord(practice: Library, items: readonly PropItem[], shape: string): string {
-  const local = items.find((i) => i.shape === shape && i.localName !== '')?.localName
-  return local ?? practice.props.find((p) => p.id === shape)?.name ?? shape
+/** The house’s own words by kind of prop: the word of the line with most pieces that has one. */
+export function houseWords(practice: Library, items: readonly PropItem[]): Record<string, string> {
+  const named = usable(items)
+    .filter((i) => i.localName !== '')
+    .toSorted((a, b) => a.count - b.count)
+  return Object.fromEntries(named.map((i) => [kindOf(practice, i), i.localName]))
 }
 
 /** How many usable things of a kind there are. */

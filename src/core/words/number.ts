@@ -1,7 +1,11 @@
 import { formatLength, type LengthUnit } from '../units'
 
-/** How numbers are printed: the units somebody chose. */
-export type Wording = { readonly units: LengthUnit }
+/** How things are said: the units somebody chose, and the house's own words for props. */
+export type Wording = {
+  readonly units: LengthUnit
+  /** What this house calls a kind of prop, where it is not the usual word. */
+  readonly propNames?: Readonly<Record<string, string>>
+}
 
 export const METRIC: Wording = { units: 'cm' }
 

@@ -92,11 +92,17 @@ const PROP_NAMES: Readonly<Record<string, readonly [one: string, many: string]>>
   paper: ['sheet of paper', 'sheets of paper'],
 }
 
+/** One and many of a prop, in the house's own word where it has one. */
+export function propNoun(kind: string, { propNames = {} }: Wording): readonly [one: string, many: string] {
+  const own = propNames[kind]
+  return own === undefined ? (PROP_NAMES[kind] ?? [kind, `${kind}s`]) : [own, `${own}s`]
+}
+
 /** What to fetch. */
 export function describeProp({ kind, count: pieces, face, detail }: SetupProp, wording: Wording): string {
-  const [one, many] = PROP_NAMES[kind] ?? [kind, `${kind}s`]
+  const [one, many] = propNoun(kind, wording)
   if (kind === 'wall' || kind === 'tape') return one
-  if (kind === 'strap' && detail[0] !== undefined) return `strap of at least ${length(detail[0], wording)}`
+  if (kind === 'strap' && detail[0] !== undefined) return `${one} of at least ${length(detail[0], wording)}`
   const sizes = detail.map((edge) => length(edge, wording)).join(' + ')
   const how = face ? `, ${face} face down` : ''
   return `${count(pieces, one, many)}${sizes === '' ? '' : ` (${sizes})`}${how}`

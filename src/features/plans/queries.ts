@@ -9,7 +9,7 @@ import { allowedStages } from '@/core/planning/versions'
 import { findById, library } from '@/core/practice/library'
 import { solveSetup } from '@/core/setups/catalogue'
 import { count, length } from '@/core/words/number'
-import { placementLabel } from '@/core/words/setup'
+import { placementLabel, propNoun } from '@/core/words/setup'
 import { formatClock } from '@/core/units'
 import { BLOCK_TITLE, describePlanWarning, describeViolation } from '@/core/words/plan'
 import { findClass, listClasses, type ClassRecord } from '@/db/classes'
@@ -178,7 +178,7 @@ export function planView(id: string): PlanView | null {
     ...base,
     planned: true,
     blocks: plan.blocks.map((block) => blockView(block, brief, people)),
-    pull: pullList(plan),
+    pull: pullList(plan, ctx.studio),
     warnings: plan.warnings.map(describePlanWarning),
     violations: validatePlan(library(), brief, plan).map((v) => describeViolation(v, library(), nameOf)),
   }
@@ -282,10 +282,10 @@ function doseLine(block: PlanBlock): string {
   return ''
 }
 
-function pullList({ pull }: Plan): string {
+function pullList({ pull }: Plan, studio: StudioRecord): string {
   const parts = [
-    pull.straps > 0 ? count(pull.straps, 'strap') : '',
-    pull.blocks > 0 ? count(pull.blocks, 'block') : '',
+    pull.straps > 0 ? count(pull.straps, ...propNoun('strap', studio)) : '',
+    pull.blocks > 0 ? count(pull.blocks, ...propNoun('block', studio)) : '',
   ].filter((p) => p !== '')
   return parts.length > 0 ? parts.join(' · ') : 'nothing'
 }

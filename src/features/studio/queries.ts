@@ -18,6 +18,7 @@ import { context } from '../context'
 export function shellData(): {
   studioName: string
   units: StudioRecord['units']
+  propNames: StudioRecord['propNames']
   entries: { label: string; description: string; href: string }[]
 } {
   const { db, studio } = context()
@@ -29,7 +30,12 @@ export function shellData(): {
   const classes = listClasses(db)
     .slice(0, 12)
     .map((c) => ({ label: c.title, description: `Class on ${formatDay(c.day)}`, href: `/plans/${c.id}` }))
-  return { studioName: studio.name, units: studio.units, entries: [...people, ...classes] }
+  return {
+    studioName: studio.name,
+    units: studio.units,
+    propNames: studio.propNames,
+    entries: [...people, ...classes],
+  }
 }
 
 /** Settings for pages that need one of them. */
