@@ -1,0 +1,99 @@
+import { KINDS, TOLD } from '../incident/incident'
+import { findById, library } from '../practice/library'
+import { EMPTY_CARD, missingOnCard } from '../room/emergency'
+import { EMPTY_ROOM, type RoomProblem } from '../room/room'
+import { describeClash, optionName, scopeWord } from './approach'
+import { DAILY_WORD } from './daily'
+import { CARD_LINES } from './emergency'
+import { FAMILY_NAMES } from './family'
+import { describeHeadRoom } from './head-room'
+import { describeIncident, KIND_WORD, TOLD_WORD } from './incident'
+import { describeForecast, describePrescribed } from './next-steps'
+import { METRIC } from './number'
+import { describeRoom } from './room'
+
+const practice = library()
+
+it('has a sentence for everything that can be wrong with a room', () => {
+  const room = {
+    ...EMPTY_ROOM,
+    bays: ['a', 'b'].map((id) => ({
+      id,
+      side: 'north' as const,
+      fromCm: 0,
+      widthCm: 110,
+      obstacle: '',
+      usable: true,
+    })),
+    things: [{ id: 's', name: 'Stove', xCm: 0, yCm: 0, widthCm: 50, depthCm: 50 }],
+  }
+  const problems: [RoomProblem, RegExp][] = [
+    [{ code: 'bay-outside', id: 'a', overCm: 12 }, /Bay 1 runs 12 cm past/],
+    [{ code: 'door-outside', id: 'd', overCm: 5 }, /door runs 5 cm past/],
+    [{ code: 'bays-overlap', id: 'a', other: 'b', byCm: 30 }, /Bay 1 and bay 2 share 30 cm/],
+    [{ code: 'bay-narrow', id: 'b', widthCm: 110 }, /Bay 2 is 110 cm wide/],
+    [{ code: 'bay-on-door', id: 'a', other: 'd' }, /across a way out/],
+    [{ code: 'thing-in-fall-zone', id: 'a', other: 's' }, /Stove stands where/],
+    [{ code: 'mat-outside', id: 'm' }, /mat lies partly outside/],
+    [{ code: 'thing-outside', id: 's' }, /Stove stands partly outside/],
+    [{ code: 'no-door' }, /No way out/],
+  ]
+  for (const [problem, sentence] of problems) expect(describeRoom(problem, room, METRIC)).toMatch(sentence)
+  expect(describeRoom({ code: 'bay-narrow', id: 'a', widthCm: 101.6 }, room, { units: 'in' })).toMatch(
+    /40 in wide/,
+  )
+})
+it('has words for every clash of the practice, every scope and every option', () => {
+  for (const { problem } of practice.clashes) expect(describeClash(problem)).not.toMatch(/do not go together/)
+  for (const scope of ['default', 'teacher', 'class', 'student', 'studio'] as const)
+    expect(scopeWord(scope).length).toBeGreaterThan(3)
+  expect(optionName('home-wall')).toBe('Home wall')
+})
+it('asks at the door only what the practice asks', () => {
+  const known = practice.intake.flatMap((q) => q.options.map((o) => `${q.id}:${o.id}`))
+  for (const id of Object.keys(DAILY_WORD)) expect(known).toContain(id)
+})
+it('names every kind of incident, everybody told and every missing line', () => {
+  for (const kind of KINDS) expect(KIND_WORD[kind].length).toBeGreaterThan(3)
+  for (const told of TOLD) expect(TOLD_WORD[told].length).toBeGreaterThan(3)
+  for (const field of ['happened', 'done', 'reporter'] as const)
+    expect(describeIncident({ code: 'incident-empty', field })).toMatch(/^Say /)
+  expect(describeIncident({ code: 'incident-in-the-future', day: '2026-03-11' })).toMatch(/11 Mar 2026/)
+  expect(describeIncident({ code: 'incident-time', typed: 'x' })).toMatch(/18:50/)
+  expect(missingOnCard(EMPTY_CARD).every((key) => CARD_LINES.some((l) => l.key === key))).toBe(true)
+  expect(Object.keys(FAMILY_NAMES)).toHaveLength(7)
+})
+it('says whether the arms carry the head with its error, and what to lay under the forearms', () => {
+  const room = { clearCm: -3, withinCm: 2, pushedCm: 0, answer: 'raise-the-forearms', raiseCm: 4 } as const
+  const lines = describeHeadRoom(room, METRIC)
+  expect(lines[1]).toBe('The crown is 3 cm short before a push, ± 2 cm; with a push 0 cm.')
+  expect(lines[2]).toMatch(/Raising both forearms by 4 cm/)
+  expect(describeHeadRoom({ ...room, clearCm: 4, answer: 'yes', raiseCm: 0 }, METRIC)).toHaveLength(2)
+})
+it('says a forecast as a range and never as a date', () => {
+  const check = findById(practice.checks, 'CK-dolphin-hold')
+  const said = (forecast: Parameters<typeof describeForecast>[1]) => describeForecast(check, forecast)
+  expect(said({ code: 'weeks', from: 3, to: 6, perWeek: 2.5 })).toMatch(
+    /3 to 6 weeks at this rate \(2.5 s a week\)/,
+  )
+  expect(said({ code: 'weeks', from: 3, to: 3, perWeek: 5 })).toMatch(/about 3 weeks/)
+  expect(said({ code: 'flat', weeks: 4, value: 30 })).toMatch(
+    /flat for 4 weeks at about 30 s. Change the drill/,
+  )
+  expect(said({ code: 'not-enough', days: 1, needed: 4 })).toMatch(/1 day of 4/)
+  expect(said({ code: 'there', value: 46 })).toMatch(/at 46 s by its trend/)
+})
+it('says a drill with its minutes, dose and what it is for', () => {
+  const [drill] = practice.drills
+  const said = (doseShare: number) =>
+    describePrescribed(practice, {
+      drillId: drill?.id ?? '',
+      minutes: 2,
+      doseShare,
+      covers: ['CK-dolphin-hold'],
+      easier: 'Sit back.',
+      harder: null,
+    })
+  expect(said(1)).toMatch(/2 min, the usual dose, for dolphin hold\. Easier: Sit back\./)
+  expect(said(0.62)).toMatch(/about 60 % of the usual dose/)
+})

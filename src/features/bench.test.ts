@@ -1,0 +1,131 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { demoWorld } from '@/core/simulate/demo'
+import { seeded, uuidAt } from '@/core/simulate/random'
+import { CookieJar } from '@/testing/cookies'
+import type { Answer } from './answer'
+
+const mockJar = new CookieJar()
+jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
+jest.mock('next/headers', () => ({ cookies: () => Promise.resolve(mockJar) }))
+
+const DAY = '2026-03-10'
+const folder = mkdtempSync(path.join(tmpdir(), 'levitar-bench-'))
+process.env.LEVITAR_DATA = folder
+process.env.LEVITAR_NOW = `${DAY}T17:00:00Z`
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+const load = async () => ({
+  actions: await import('./setups/actions'),
+  queries: await import('./setups/queries'),
+  readiness: await import('./readiness/actions'),
+  board: await import('./readiness/queries'),
+  round: await import('./readiness/round-queries'),
+  context: await import('./context'),
+})
+let app: Awaited<ReturnType<typeof load>>
+const world = demoWorld(DAY)
+beforeAll(async () => {
+  app = await load()
+  const { seedDemo } = await import('@/db/seed')
+  seedDemo(app.context.context().db, world, DAY, app.context.keyOfHealth())
+})
+
+const random = seeded(31)
+const v7 = (): string => uuidAt(random, Date.parse(`${DAY}T17:00:00Z`))
+const value = <T>(answer: Answer<T>): T => {
+  if (!answer.ok) throw new Error(answer.problems.map((p) => p.message).join(' '))
+  return answer.value
+}
+const idOf = (name: string): string => world.students.find((s) => s.name === name)?.id ?? ''
+const personOf = (name: string) => app.queries.benchData(false).people.find((p) => p.name === name)
+
+describe('the bench', () => {
+  it('knows what the practice says of every setup, and what comes next for everybody', () => {
+    const { setups, people } = app.queries.benchData(false)
+    expect(setups).toHaveLength(69)
+    expect(setups.every((s) => s.faults.length <= 4)).toBe(true)
+    expect(people.filter((p) => p.next.length > 0).length).toBeGreaterThan(10)
+    expect(app.queries.benchData(true).people.every((p) => p.limits.length === 0)).toBe(true)
+    expect(personOf('Odile Marchetti-Voss')?.limits.length).toBeGreaterThan(0)
+  })
+  it('keeps a setup for somebody, once for two presses, and lets it go', async () => {
+    const form = {
+      id: v7(),
+      studentId: idOf('Ines Calder'),
+      setupId: 'SETUP-wall-kick-forearm',
+      options: { fingertipGapCm: 7 },
+    }
+    value(await app.actions.keepSetup(form))
+    value(await app.actions.keepSetup(form))
+    expect(personOf('Ines Calder')?.saved).toMatchObject([
+      { setupId: form.setupId, options: { fingertipGapCm: 7 } },
+    ])
+    expect((await app.actions.keepSetup({ ...form, setupId: 'SETUP-none' })).ok).toBe(false)
+    expect((await app.actions.keepSetup({ ...form, studentId: v7() })).ok).toBe(false)
+    value(await app.actions.dropSetup({ id: form.id }))
+    expect(personOf('Ines Calder')?.saved).toEqual([])
+  })
+  it('follows what was weighed, refuses what fits no body, and forgets on request', async () => {
+    const weigh = (share: number, name = 'Ines Calder') =>
+      app.actions.keepWeighing({ id: v7(), studentId: idOf(name), shapeId: 'plank-hands', share })
+    expect(personOf('Ines Calder')?.body?.massToLegs).toBeUndefined()
+    value(await weigh(0.66))
+    expect(personOf('Ines Calder')?.body?.massToLegs).toBeGreaterThan(0)
+    const odd = await weigh(0.2)
+    expect(odd.ok ? '' : odd.problems[0]?.message).toMatch(/fits no body .* Measure again\?/)
+    expect((await weigh(0.66, 'Ravi Ellender')).ok).toBe(false)
+    value(await app.actions.dropWeighings({ studentId: idOf('Ines Calder') }))
+    expect(personOf('Ines Calder')?.body?.massToLegs).toBeUndefined()
+  })
+  it('makes a card from a link, and none from a broken one', () => {
+    const setup = 'SETUP-wall-kick-forearm'
+    expect(
+      app.queries.cardData({ setup, student: idOf('Ines Calder'), with: '{"fingertipGapCm":8}' }),
+    ).toMatchObject({
+      name: 'Ines Calder',
+      options: { fingertipGapCm: 8 },
+    })
+    expect(app.queries.cardData({ setup, height: '180' })?.body.statureCm).toBe(180)
+    for (const broken of [
+      { setup },
+      { setup: 'x', height: '180' },
+      { setup, height: '180', with: '{' },
+      { setup, height: '180', with: '{"a":"b"}' },
+    ])
+      expect(app.queries.cardData(broken)).toBeNull()
+  })
+})
+
+describe('offers and rounds', () => {
+  it('answers an offer with name and time, and the newest answer counts', async () => {
+    const tap = (answer: 'accept' | 'hold-back') =>
+      app.readiness.answerOffer({ id: v7(), studentId: idOf('Ines Calder'), stageId: 'FS-10a', answer })
+    value(await tap('accept'))
+    value(await tap('hold-back'))
+    expect(
+      (await app.readiness.answerOffer({ id: v7(), studentId: v7(), stageId: 'FS-10a', answer: 'accept' }))
+        .ok,
+    ).toBe(false)
+  })
+  it('the board has six families for everybody, and marks unknown ladders as building', () => {
+    const { families, rows } = app.board.board()
+    expect(families).toHaveLength(6)
+    expect(rows).toHaveLength(14)
+    expect(rows.find((r) => r.name === 'Ravi Ellender')?.cells.every((c) => c.outcome === 'build')).toBe(true)
+    expect(app.board.familyAsked('CR')).toBe('CR')
+    expect(app.board.familyAsked('nonsense')).toBe('FS')
+  })
+  it('suggests a round that fits eight minutes and asks only standing checks', () => {
+    const data = app.round.roundData(world.classes.at(-1)?.id ?? '')
+    expect(data?.people).toHaveLength(10)
+    expect(data?.suggested.length).toBeGreaterThan(0)
+    const minutes = data?.checks
+      .filter((c) => data.suggested.includes(c.id))
+      .reduce((sum, c) => sum + c.minutes, 0)
+    expect(minutes).toBeLessThanOrEqual(10)
+    expect(app.round.roundData(v7())).toBeNull()
+    expect(app.round.nextRound()?.title).toBe('Tuesday upside down')
+  })
+})
