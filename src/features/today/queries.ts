@@ -5,6 +5,7 @@ import type { Plan } from '@/core/planning/plan'
 import { findById, library } from '@/core/practice/library'
 import { wearDue } from '@/core/props/inventory'
 import type { Decision } from '@/core/readiness/decide'
+import { needsLook } from '@/core/readiness/offers'
 import { placePeople } from '@/core/room/places'
 import { EMPTY_ROOM, type Room } from '@/core/room/room'
 import { conditionsOf } from '@/core/screening/answers'
@@ -120,7 +121,10 @@ function sentences({ ctx, record, judge, decisions, plan, unplaced }: Known): Se
   const withOutcome = (outcome: Decision['outcome']) =>
     students.filter((s) => decisions.get(s.id)?.outcome === outcome)
   const back = withOutcome('step-back')
-  const first = withOutcome('offer').filter((s) => isFirstSolo(decisions.get(s.id)))
+  const first = withOutcome('offer').filter((s) => {
+    const decision = decisions.get(s.id)
+    return isFirstSolo(decision) && judge.looked(s.id, decision?.targetId ?? '') === null
+  })
   const stale = students.flatMap((s) => {
     const days = oldestExpired(judge, s.id, ctx.today)
     return days === null ? [] : [{ ...s, days }]
@@ -136,7 +140,7 @@ function sentences({ ctx, record, judge, decisions, plan, unplaced }: Known): Se
     first.length > 0
       ? {
           text: `${count(first.length, 'first try', 'first tries')} to look at before anybody goes up: ${names(first)}.`,
-          href: `/readiness/${first[0]?.id ?? ''}`,
+          href: '/readiness',
         }
       : null,
     stale[0]
@@ -162,11 +166,9 @@ function sentences({ ctx, record, judge, decisions, plan, unplaced }: Known): Se
   return lines.flatMap((line) => (line ? [line] : [])).slice(0, 3)
 }
 
-/** A first solo try of a kick, free balance or head load waits for the teacher's look (ruling 16). */
+/** An offer that waits for the teacher’s own look. */
 function isFirstSolo(decision: Decision | undefined): boolean {
-  if (!decision?.targetId) return false
-  const { FR = 0, HB = 0 } = findById(library().stages, decision.targetId).load
-  return FR >= 3 || HB >= 2
+  return decision?.targetId ? needsLook(findById(library().stages, decision.targetId)) : false
 }
 
 /** Age of the oldest answer that has run out, days; null where none has. */
