@@ -106,7 +106,6 @@ const VIEWS = [
     },
     full: true,
   },
-  { name: 'setup-platform', size: LAPTOP, go: setup('SETUP-platform-wall', 'Greta Sommerby') },
   { name: 'plan', size: LAPTOP, go: plan, full: true },
   {
     name: 'sheet',

@@ -170,7 +170,7 @@ function nearness(cells: readonly BoardCell[]): number {
 
 function summaryOfNearest(decisions: readonly Decision[], hidden: boolean): string {
   const nearest = decisions.toSorted((a, b) => NEAREST.indexOf(markOf(a)) - NEAREST.indexOf(markOf(b)))[0]
-  return nearest ? viewDecision(nearest, hidden).summary : ''
+  return nearest ? `${FAMILY_NAMES[nearest.family]}: ${viewDecision(nearest, hidden).summary}` : ''
 }
 
 export type NextSteps = {
