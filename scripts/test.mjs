@@ -69,8 +69,10 @@ function add(name, ok) {
 }
 
 async function ensureChromium() {
-  if (existsSync(process.env.CHROMIUM ?? '/usr/bin/chromium')) return true
-  console.log('Installing Chromium from Debian’s packages …')
+  // pdftotext reads the printed cards back.
+  const there = () => existsSync(process.env.CHROMIUM ?? '/usr/bin/chromium')
+  if (there() && existsSync('/usr/bin/pdftotext')) return true
+  console.log('Installing Chromium and poppler-utils from Debian’s packages …')
   const sudo = process.getuid?.() === 0 ? [] : ['sudo']
   const apt = (...args) =>
     run([...sudo, 'apt-get'][0], [...[...sudo, 'apt-get'].slice(1), ...args], {
@@ -78,7 +80,7 @@ async function ensureChromium() {
     })
   await apt('update', '-qq')
   await apt('install', '-y', '-qq', 'chromium', 'poppler-utils')
-  return existsSync('/usr/bin/chromium')
+  return there()
 }
 
 function fail(message) {
