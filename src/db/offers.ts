@@ -1,10 +1,11 @@
+import { asc } from 'drizzle-orm'
 import type { OfferTap } from '@/core/readiness/offers'
 import type { Db } from './open'
 import { offerTap } from './schema'
 
-/** Every answer to an offer. */
+/** Every answer to an offer, oldest first. */
 export function listOfferTaps(db: Db): OfferTap[] {
-  return db.select().from(offerTap).all()
+  return db.select().from(offerTap).orderBy(asc(offerTap.atMs), asc(offerTap.id)).all()
 }
 
 /** Adds an answer; the same id a second time changes nothing. */

@@ -1,4 +1,5 @@
 import Database from 'better-sqlite3'
+import { sql } from 'drizzle-orm'
 import { drizzle } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
 import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core'
@@ -45,6 +46,11 @@ export function openDb(file: string): Db {
   const db = drizzle(raw, { schema })
   migrate(db, { migrationsFolder: migrationsFolder() })
   return db
+}
+
+/** Writes the log back into the database and empties it, so that nothing deleted lingers there. Outside a transaction. */
+export function settle(db: Db = sharedDb()): void {
+  db.get(sql`PRAGMA wal_checkpoint(TRUNCATE)`)
 }
 
 /** Copies a database beside itself under a name that says when and why. */

@@ -104,6 +104,10 @@ describe('offers and rounds', () => {
       app.readiness.answerOffer({ id: v7(), studentId: idOf('Ines Calder'), stageId: 'FS-10a', answer })
     value(await tap('accept'))
     value(await tap('hold-back'))
+    const { judgeFor } = await import('./judge')
+    const looked = judgeFor(app.context.context()).looked(idOf('Ines Calder'), 'FS-10a')
+    expect(looked).toMatchObject({ answer: 'hold-back', by: 'Ottoline Marsh' })
+    expect(looked?.atMs).toBe(Date.parse(`${DAY}T17:00:00Z`))
     expect(
       (await app.readiness.answerOffer({ id: v7(), studentId: v7(), stageId: 'FS-10a', answer: 'accept' }))
         .ok,

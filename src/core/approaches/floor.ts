@@ -17,8 +17,8 @@ export type StudioFloor = {
 
 export const NO_FLOOR: StudioFloor = { forbidden: [], closed: [], mostAttempts: null }
 
-/** The practice's own cap on attempts in a class, and in somebody's first month (ruling 15). */
-export const ATTEMPT_CAP = { usual: 12, firstMonth: 8, min: 1, max: 20 } as const
+/** The practice's own cap on attempts in a class (ruling 15). */
+export const ATTEMPT_CAP = { usual: 12, min: 1 } as const
 
 /** The studio's closed loads as limits: nobody's clearance lifts them, and no teacher. */
 export function floorCaps({ closed }: StudioFloor): Caps {

@@ -14,9 +14,9 @@ export type HeadRoom = {
   readonly raiseCm: number
 }
 
-/** How far the blades lift the trunk over the upper arms when they push, cm (props.md M14: 2–4). */
+/** How far the blades lift the trunk over the upper arms when they push, cm (props.md M14: 3–4, the lower taken). */
 const PUSH_CM = 3
-/** Clearance that is wanted with the head hanging, cm (CK-head-clear: 2). */
+/** Clearance that is wanted once raised, cm (props.md M14: shortfall + 2). */
 export const CLEAR_MARGIN_CM = 2
 
 /** From the body’s proportions, not from strength: a short upper arm fails the test however strong it is. */

@@ -12,8 +12,7 @@ export type Cause = Fault['causes'][number]
 /** What speaks for a cause in this person: the check or the words, with its value. */
 export type CauseEvidence =
   | { readonly code: 'check'; readonly checkId: string; readonly value: number; readonly evidenceId: string }
-  | { readonly code: 'arms'; readonly value: number }
-  | { readonly code: 'look'; readonly look: CheckIn['look'] }
+  | { readonly code: 'arms' }
   | { readonly code: 'ended-spent'; readonly evidenceId: string }
 
 export type RankedCause = {
@@ -68,7 +67,8 @@ export function helpWith(
   const causes = fault.causes
     .map((cause, i): RankedCause => {
       const because = evidenceFor(cause, evidence, checkIn, asOf)
-      const said = because.reduce((sum, b) => sum + weightOf(b), 0)
+      // Fear never leads: it is asked privately and not told beside a name (ruling 10).
+      const said = cause === 'fear' ? -1 : because.length
       return { cause, because, score: said + PLACE_WORTH * (fault.causes.length - i) }
     })
     .toSorted((a, b) => b.score - a.score)
@@ -104,15 +104,9 @@ function evidenceFor(cause: Cause, evidence: Evidence, checkIn: CheckIn | null, 
     return poor ? [{ code: 'check', checkId: tell.checkId, value, evidenceId: newest.id }] : []
   })
   if (cause === 'fatigue') {
-    if (checkIn && checkIn.arms >= 5) found.push({ code: 'arms', value: checkIn.arms })
+    if (checkIn && checkIn.arms >= 5) found.push({ code: 'arms' })
     const spent = evidence.attempts.filter((a) => a.day === asOf && a.endedBy === 'spent-arms').at(-1)
     if (spent) found.push({ code: 'ended-spent', evidenceId: spent.id })
   }
-  if (cause === 'fear' && checkIn && checkIn.look !== 'whole')
-    found.push({ code: 'look', look: checkIn.look })
   return found
-}
-
-function weightOf(evidence: CauseEvidence): number {
-  return evidence.code === 'look' && evidence.look === 'half' ? 0.6 : 1
 }

@@ -104,6 +104,9 @@ describe('help with a fault', () => {
   it('without evidence keeps the practice’s own order, and never gives a drill that limits close', () => {
     const fault = findById(practice.faults, 'FT-elbow-splay')
     expect(help(evidence()).causes.map((c) => c.cause)).toEqual(fault.causes)
+    // Fear is never put first, nor read from tonight's private words (ruling 10).
+    for (const f of practice.faults.filter((x) => x.causes.some((c) => c !== 'fear')))
+      expect(helpWith(practice, f.id, evidence(), NO_LIMITS, null, TODAY).causes[0]?.cause).not.toBe('fear')
     fc.assert(
       fc.property(
         fc.constantFrom(...practice.faults),
@@ -164,6 +167,12 @@ describe('prescription', () => {
       ),
       { numRuns: 60 },
     )
+  })
+  it('has a drill for every standing check that tells on a capability, and names no check the practice has not', () => {
+    const told = practice.checks.filter((c) => practice.drills.some((d) => covers(d, c.id)))
+    expect(told.length).toBeGreaterThan(40)
+    for (const id of ['CK-dolphin-hold', 'CK-squat', 'CK-heel-lift', 'CK-neck-range', 'CK-kick-height'])
+      expect([id, told.some((c) => c.id === id)]).toEqual([id, true])
   })
   it('takes another drill than last time where another covers', () => {
     const ask = (recent: string[]) =>

@@ -15,26 +15,41 @@ export type Prescribed = {
   readonly harder: string | null
 }
 
-/** Which capabilities a check leans on, by the words of drills-and-checks.md B: the drills that train them cover it. */
-const TRAINS: Readonly<Record<string, readonly (keyof Drill['for'])[]>> = {
-  'CK-dolphin-hold': ['SP'],
-  'CK-head-clear': ['SP'],
-  'CK-elbow-drift': ['SR'],
-  'CK-leg-lift-forearm': ['SP', 'HH'],
-  'CK-forearm-overhead': ['SF'],
-  'CK-forearm-plank': ['SP', 'HB'],
-  'CK-pelvic-set': ['HB'],
-  'CK-kick-height': ['KD'],
-  'CK-plank-hold': ['SP', 'HB'],
-  'CK-short-dog': ['SP', 'HH'],
-  'CK-leg-lift-hands': ['SP', 'HH'],
-  'CK-hollow': ['HB'],
-  'CK-reverse-curl': ['CC'],
-  'CK-backs-reach': ['SR'],
-  'CK-shoulder-flexion': ['SF'],
-  'CK-heel-lift': ['CC', 'WS'],
-  'CK-squat': ['HR'],
+/** Which checks tell on which capability (drills-and-checks.md B.8); head clearance is read from the dolphin hold. */
+const TELLS: Partial<Readonly<Record<keyof Drill['for'], readonly string[]>>> = {
+  WS: ['CK-heel-lift', 'CK-fingertip-lift', 'CK-crow-hold'],
+  WE: ['CK-wrist-extension'],
+  SP: [
+    'CK-dolphin-hold',
+    'CK-head-clear',
+    'CK-dolphin-rock',
+    'CK-short-dog',
+    'CK-l-hold',
+    'CK-leg-lift-forearm',
+    'CK-leg-lift-hands',
+  ],
+  SF: ['CK-shoulder-flexion', 'CK-forearm-overhead', 'CK-strap-width'],
+  SR: ['CK-prone-press', 'CK-backs-reach', 'CK-elbow-drift'],
+  UB: ['CK-upper-back'],
+  BT: ['CK-elbow-press', 'CK-pushup-knees', 'CK-low-pushup-hold'],
+  CC: ['CK-reverse-curl', 'CK-lolasana', 'CK-tuck-hold'],
+  HB: ['CK-hollow', 'CK-pelvic-set', 'CK-plank-hold', 'CK-forearm-plank'],
+  HH: ['CK-walk-in', 'CK-forward-fold', 'CK-squat'],
+  HX: ['CK-lolasana', 'CK-reverse-curl'],
+  NK: [
+    'CK-neck-range',
+    'CK-neck-isometric',
+    'CK-light-head-load',
+    'CK-head-hover',
+    'CK-neck-flexion',
+    'CK-neck-rotation',
+  ],
+  BC: ['CK-offwall', 'CK-one-toe-crow', 'CK-wall-hold'],
+  KD: ['CK-kick-height', 'CK-hips-over', 'CK-both-leads'],
+  CF: ['CK-exit-rehearsed', 'CK-slow-exit'],
+  HR: ['CK-lotus-hips', 'CK-lotus-curl'],
 }
+
 /** A drill that trains a capability less than this hardly covers it. */
 const COVERS_FROM = 2
 const LEAST_SHARE = 0.4
@@ -86,7 +101,10 @@ export function prescribe(
 
 /** Whether a drill trains what a check asks for. */
 export function covers(drill: Drill, checkId: string): boolean {
-  return (TRAINS[checkId] ?? []).some((capability) => (drill.for[capability] ?? 0) >= COVERS_FROM)
+  return Object.entries(drill.for).some(
+    ([capability, weight]) =>
+      weight >= COVERS_FROM && (TELLS[capability as keyof Drill['for']] ?? []).includes(checkId),
+  )
 }
 
 function isAllowed(drill: Drill, { caps, props }: Parameters<typeof prescribe>[2]): boolean {

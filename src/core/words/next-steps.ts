@@ -37,7 +37,7 @@ const CAUSES: Readonly<Record<Cause, string>> = {
   strength: 'strength',
   technique: 'technique',
   fatigue: 'tired arms',
-  fear: 'fear',
+  fear: 'a step too big for now',
   setup: 'the setup',
 }
 
@@ -60,10 +60,7 @@ function evidence(practice: Library, because: CauseEvidence): string {
       return `${check.name.toLowerCase()} ${shown(check, because.value)}`
     }
     case 'arms':
-      return `arms ${because.value} of 10 tonight`
-    case 'look':
-      // What somebody wants tonight is never quoted as a reason (ruling 10).
-      return 'tonight’s own wish'
+      return 'tired tonight'
     case 'ended-spent':
       return 'work ended with spent arms'
   }

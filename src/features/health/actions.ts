@@ -149,7 +149,7 @@ export const forgetHealth = action(
     markInputsErased(db, studentId)
     return done(true)
   },
-  { layer: true },
+  { layer: true, erases: true },
 )
 
 function clearanceSentence(wrong: ClearanceRefusal): Problem {

@@ -187,7 +187,7 @@ const DRILL_MINUTES = 12
 /** A fault seen longer ago than this is no news, days. */
 const FAULT_DAYS = 28
 
-function nextSteps(judge: Judge, decision: Decision, today: string): NextSteps {
+function nextSteps(judge: Judge, decision: Decision, today: string, hidden: boolean): NextSteps {
   const practice = library()
   const evidence = foldEvidence(judge.evidence(decision.studentId), today)
   const caps = judge.tonight(decision.studentId)
@@ -207,7 +207,7 @@ function nextSteps(judge: Judge, decision: Decision, today: string): NextSteps {
       name: faultName(practice, id),
       text: describeHelp(
         practice,
-        helpWith(practice, id, evidence, caps, judge.checkIn(decision.studentId), today),
+        helpWith(practice, id, evidence, caps, hidden ? null : judge.checkIn(decision.studentId), today),
       ),
     })),
   }
@@ -268,7 +268,7 @@ export function personReadiness(id: string, hidden = false, family: Family = 'FS
       outcome: markOf(judge.decide(id, { family: f })),
     })),
     decision: viewDecision(decision, hidden),
-    next: nextSteps(judge, decision, today),
+    next: nextSteps(judge, decision, today, hidden),
     placed: decision.standing?.by === 'placement',
     checks: checksForFamily(family),
     stages: practice.stages

@@ -137,4 +137,5 @@ export const erase = action(
     if (typed.trim() !== student.name) return problem(`That is not ${student.name}.`, 'typed')
     return done(eraseStudent(db, id, nobody))
   },
+  { erases: true },
 )

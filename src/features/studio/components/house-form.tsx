@@ -54,7 +54,7 @@ export function HouseForm({
       </Checkbox.Group>
       <NumberInput
         label="Attempts a person and class, at most"
-        description="12 unless you say fewer; 8 in somebody’s first month"
+        description="12 unless you say fewer; a turn at the wall counts as one"
         inputWrapperOrder={['label', 'input', 'description', 'error']}
         w={320}
         min={1}

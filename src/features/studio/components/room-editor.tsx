@@ -3,6 +3,7 @@
 import { Button, Grid, GridCol, Group, List, ListItem, Stack, Text, Title } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { addPart, moveBy, removePart } from '@/core/room/edit'
 import { roomProblems, usableBays, type Room } from '@/core/room/room'
 import { count } from '@/core/words/number'
 import { describeRoom } from '@/core/words/room'
@@ -12,7 +13,6 @@ import { RoomDrawing, type Handle } from '@/ui/room/room-drawing'
 import { useWording } from '@/ui/wording'
 import { useSubmit } from '../../use-submit'
 import { saveRoom } from '../actions'
-import { addPart, moveBy, removePart } from './room-parts'
 import { PartFields, RoomFields } from './part-fields'
 
 /** A key press moves this far, cm; with shift, a tenth of it. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
-import { EMPTY_ROOM, isImpossible, roomFromWall, roomProblems, type Room } from '@/core/room/room'
-import { addPart, moveBy, removePart } from './room-parts'
+import { EMPTY_ROOM, isImpossible, roomFromWall, roomProblems, type Room } from './room'
+import { addPart, moveBy, removePart } from './edit'
 
 const kinds = ['bay', 'mat', 'door', 'thing'] as const
 const parts = (room: Room) => [...room.bays, ...room.mats, ...room.doors, ...room.things]

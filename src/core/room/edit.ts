@@ -1,4 +1,4 @@
-import { BAY_WIDTH_CM, sideLength, SIDES, type Room } from '@/core/room/room'
+import { BAY_WIDTH_CM, matBox, sideLength, SIDES, type Room } from './room'
 
 /** Everything drawn snaps to this, cm. */
 const SNAP_CM = 5
@@ -66,7 +66,8 @@ export function moveBy(room: Room, id: string, dx: number, dy: number): Room {
     doors: room.doors.map((d) => (d.id === id ? along(d) : d)),
     mats: room.mats.map((m) => {
       if (m.id !== id) return m
-      const [halfX, halfY] = m.turned ? [90, 31] : [31, 90]
+      const { width, height } = matBox(m)
+      const [halfX, halfY] = [width / 2, height / 2]
       return {
         ...m,
         xCm: snap(Math.max(halfX, Math.min(room.widthCm - halfX, m.xCm + dx))),
