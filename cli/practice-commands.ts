@@ -4,7 +4,14 @@ import { validatePlan } from '@/core/planning/validate'
 import { library } from '@/core/practice/library'
 import { FAMILIES } from '@/core/practice/schema'
 import { decide, type Decision } from '@/core/readiness/decide'
-import type { Attempt, Evidence, Observation, Placement } from '@/core/readiness/evidence'
+import {
+  PLAIN_RESULT,
+  PLAIN_TRY,
+  type Attempt,
+  type Evidence,
+  type Observation,
+  type Placement,
+} from '@/core/readiness/evidence'
 import { NO_LIMITS, NOT_ASKED } from '@/core/screening/caps'
 import { describePlanRefusal } from '@/core/words/plan'
 import { describeReason } from '@/core/words/reason'
@@ -129,20 +136,16 @@ function evidenceOf({ id, results, attempts, placed }: Student): Evidence {
   return {
     observations: results.map(({ check, day: on, values: found, ...rest }, i): Observation => ({
       ...fact('result', i, on),
+      ...PLAIN_RESULT,
       ...rest,
-      kind: 'observation',
       checkId: check,
       values: present(found),
-      note: '',
-      withdrawn: false,
     })),
     attempts: attempts.map(({ stage, day: on, ...rest }, i): Attempt => ({
       ...fact('attempt', i, on),
+      ...PLAIN_TRY,
       ...rest,
-      kind: 'attempt',
       stageId: stage,
-      classId: null,
-      withdrawn: false,
     })),
     placements: placed
       ? [

@@ -7,7 +7,7 @@ import { library } from '@/core/practice/library'
 import { spacersFor, USUAL_BLOCK } from '@/core/props/blocks'
 import { FAMILIES } from '@/core/practice/schema'
 import { decide } from '@/core/readiness/decide'
-import type { Evidence, Observation } from '@/core/readiness/evidence'
+import { PLAIN_RESULT, type Evidence, type Observation } from '@/core/readiness/evidence'
 import { SETUPS, solveSetup } from '@/core/setups/catalogue'
 import { demoWorld } from '@/core/simulate/demo'
 import { seeded, uuidAt } from '@/core/simulate/random'
@@ -58,15 +58,9 @@ function crowdOf(people: number, results: number): Evidence[] {
         day: addDays(asOf, -Math.floor((700 * (results - i)) / results)),
         hlc: String(i).padStart(9, '0'),
         replaces: null,
-        kind: 'observation',
+        ...PLAIN_RESULT,
         checkId: check?.id ?? '',
         values: check?.side === 'each' ? { left: value, right: value } : { single: value },
-        aided: false,
-        valid: true,
-        faults: [],
-        watched: true,
-        note: '',
-        withdrawn: false,
       }
     }),
   }))

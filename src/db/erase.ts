@@ -62,6 +62,7 @@ function bare({ family, asOf, outcome, targetId }: Decision, studentId: string):
     reasons: [],
     missing: [],
     wouldChange: null,
+    branches: [],
   }
 }
 

@@ -12,6 +12,7 @@ import {
 } from 'drizzle-orm/sqlite-core'
 import type { StudioFloor } from '@/core/approaches/floor'
 import { SCOPES } from '@/core/approaches/resolve'
+import { OVERRIDE_REASONS } from '@/core/readiness/override'
 import { CONDITIONS } from '@/core/props/inventory'
 import type { EmergencyCard } from '@/core/room/emergency'
 import type { Room } from '@/core/room/room'
@@ -179,7 +180,9 @@ export const offerTap = sqliteTable(
       .notNull()
       .references(() => student.id, { onDelete: 'cascade' }),
     stageId: text('stage_id').notNull(),
-    answer: text('answer', { enum: ['accept', 'hold-back'] }).notNull(),
+    answer: text('answer', { enum: ['accept', 'hold-back', 'override'] }).notNull(),
+    /** Why, where it goes above what is recorded. */
+    reason: text('reason', { enum: OVERRIDE_REASONS }),
     by: text('by').notNull(),
     atMs: integer('at_ms').notNull(),
   },
@@ -244,8 +247,15 @@ export const observation = sqliteTable(
     left: real('left'),
     right: real('right'),
     aided: integer('aided', { mode: 'boolean' }).notNull(),
+    aid: text('aid').notNull().default(''),
+    help: text('help', { enum: ['alone', 'touched', 'carried'] })
+      .notNull()
+      .default('alone'),
+    arms: text('arms', { enum: ['fresh', 'spent'] }),
     valid: integer('valid', { mode: 'boolean' }).notNull(),
     watched: integer('watched', { mode: 'boolean' }).notNull(),
+    observer: text('observer').notNull().default(''),
+    classId: text('class_id').references((): AnySQLiteColumn => classSession.id, { onDelete: 'set null' }),
     faults: text('faults', { mode: 'json' }).$type<string[]>().notNull(),
     note: text('note').notNull(),
   },
@@ -271,6 +281,9 @@ export const attempt = sqliteTable(
     outcome: text('outcome', { enum: ['clean', 'not-yet', 'stopped'] }).notNull(),
     exitControlled: integer('exit_controlled', { mode: 'boolean' }).notNull(),
     help: text('help', { enum: ['alone', 'touched', 'carried'] }).notNull(),
+    setupId: text('setup_id'),
+    lead: text('lead', { enum: ['left', 'right'] }),
+    seconds: real('seconds'),
     faults: text('faults', { mode: 'json' }).$type<string[]>().notNull(),
     endedBy: text('ended_by', { enum: ['self', 'spent-arms', 'helper', 'setup'] }),
     classId: text('class_id').references(() => classSession.id),

@@ -1,9 +1,15 @@
 import 'server-only'
 import { floorCaps } from '@/core/approaches/floor'
-import { hiddenStages, resolveApproaches, type Layers, type Resolved } from '@/core/approaches/resolve'
+import {
+  hiddenStages,
+  preferredStages,
+  resolveApproaches,
+  type Layers,
+  type Resolved,
+} from '@/core/approaches/resolve'
 import { library } from '@/core/practice/library'
 import type { Family } from '@/core/practice/schema'
-import { decide, type Decision } from '@/core/readiness/decide'
+import { decide, type Decision, type Ways } from '@/core/readiness/decide'
 import { NO_EVIDENCE, type Evidence } from '@/core/readiness/evidence'
 import { conditionsOf } from '@/core/screening/answers'
 import { capsOf, type Caps } from '@/core/screening/caps'
@@ -64,6 +70,10 @@ export function judgeFor(ctx: Context, classId: string | null = null): Judge {
   const checkIn = (id: string): CheckIn | null => checkInOf(health(id).checkIns, today)
   const resolve = (layers: Layers): ReadonlyMap<string, Resolved> =>
     resolveApproaches(practice, layers, studio.floor.forbidden)
+  const waysFor = (id: string, layers: (stored: Layers) => Layers): Ways => {
+    const inForce = resolve(layers(book.layersFor(id, classId)))
+    return { hidden: hiddenStages(practice, inForce), prefers: preferredStages(practice, inForce) }
+  }
   return {
     limits,
     checkIn,
@@ -75,19 +85,10 @@ export function judgeFor(ctx: Context, classId: string | null = null): Judge {
     touch: (id) => touchTonight(conditionsOf(practice, health(id).screening, today).set, checkIn(id)),
     evidence: (id) => facts.get(id) ?? NO_EVIDENCE,
     approaches: (id) => resolve(book.layersFor(id, classId)),
-    looked: (id, stageId) => answerTo(taps, id, stageId),
+    looked: (id, stageId) => answerTo(taps, id, stageId, ctx.nowMs),
     decide: (
       id,
       { family = 'FS', evidence = facts.get(id) ?? NO_EVIDENCE, layers = (l: Layers) => l } = {},
-    ) =>
-      decide(
-        practice,
-        family,
-        id,
-        evidence,
-        limits(id),
-        today,
-        hiddenStages(practice, resolve(layers(book.layersFor(id, classId)))),
-      ),
+    ) => decide(practice, family, id, evidence, limits(id), today, waysFor(id, layers)),
   }
 }

@@ -1,6 +1,6 @@
 import { addDays } from '@/core/day'
 import type { Attempt, Evidence, Observation, Placement, Values } from '@/core/readiness/evidence'
-import { NO_EVIDENCE } from '@/core/readiness/evidence'
+import { NO_EVIDENCE, PLAIN_RESULT, PLAIN_TRY } from '@/core/readiness/evidence'
 
 export const TODAY = '2026-03-10'
 
@@ -21,15 +21,9 @@ export function saw(
   const values = typeof value === 'number' ? { single: value } : value
   return {
     ...fact(daysAgo),
-    kind: 'observation',
+    ...PLAIN_RESULT,
     checkId,
     values,
-    aided: false,
-    valid: true,
-    faults: [],
-    watched: true,
-    note: '',
-    withdrawn: false,
     ...part,
   }
 }
@@ -38,16 +32,8 @@ export function saw(
 export function did(stageId: string, daysAgo = 1, part: Partial<Attempt> = {}): Attempt {
   return {
     ...fact(daysAgo),
-    kind: 'attempt',
+    ...PLAIN_TRY,
     stageId,
-    level: 'practised',
-    outcome: 'clean',
-    exitControlled: true,
-    help: 'alone',
-    faults: [],
-    endedBy: null,
-    classId: null,
-    withdrawn: false,
     ...part,
   }
 }

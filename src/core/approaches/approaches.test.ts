@@ -79,7 +79,7 @@ describe('what an option does', () => {
     const stood = evidence(placed('HD-11'))
     const before = decide(practice, 'HD', 's', stood, NO_LIMITS, TODAY)
     const hidden = new Set([before.targetId ?? ''])
-    const after = decide(practice, 'HD', 's', stood, NO_LIMITS, TODAY, hidden)
+    const after = decide(practice, 'HD', 's', stood, NO_LIMITS, TODAY, { hidden, prefers: [] })
     expect(after.standing).toEqual(before.standing)
     expect(after.targetId).not.toBe(before.targetId)
     expect(shiftsBetween([before], [after])).toHaveLength(1)
@@ -100,7 +100,7 @@ describe('what an option does', () => {
             evidence(placed(stage.id)),
             NO_LIMITS,
             TODAY,
-            hidden,
+            { hidden, prefers: [] },
           )
           expect(targetId === null || !hidden.has(targetId)).toBe(true)
         },

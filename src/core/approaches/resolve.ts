@@ -68,6 +68,17 @@ export function hiddenStages(
   )
 }
 
+/** Branches that the options in force would rather take, in the order of the questions. */
+export function preferredStages(
+  practice: Library,
+  resolved: ReadonlyMap<string, Pick<Resolved, 'option'>>,
+): string[] {
+  return practice.approaches.flatMap((question) => {
+    const option = question.options.find((o) => o.id === resolved.get(question.id)?.option)
+    return option?.prefers ?? []
+  })
+}
+
 export type Clash = { readonly a: string; readonly b: string; readonly problem: string }
 
 /** Pairs in force together that do not go together; a pair of one question clashes where two people differ. */

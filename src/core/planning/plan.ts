@@ -1,19 +1,11 @@
-import type { Outcome } from '../readiness/decide'
-import type { OfferTap } from '../readiness/offers'
-import type { Caps } from '../screening/caps'
+import type { Reach } from '../readiness/allowed'
+import type { OverrideReason } from '../readiness/override'
 
 /** Somebody on the roster with what the engine says of them. */
-export type Participant = {
+export type Participant = Reach & {
   readonly studentId: string
-  readonly standingId: string | null
-  readonly targetId: string | null
-  readonly outcome: Outcome
   /** Own breath, s. */
   readonly breathS: number
-  /** What they may carry; nobody asked where absent. */
-  readonly limits?: Caps
-  /** The teacher’s answer to what is offered; null where nobody has looked. */
-  readonly looked?: OfferTap['answer'] | null
 }
 
 export type Stock = { readonly straps: number; readonly blocks: number }
@@ -28,9 +20,6 @@ export type ClassBrief = {
   /** Attempts a person at most, from the studio's floor; a turn at the wall is at least one. */
   readonly mostAttempts?: number
 }
-
-export const OVERRIDE_REASONS = ['seen-it', 'knows-own-body', 'spotter-beside', 'other'] as const
-export type OverrideReason = (typeof OVERRIDE_REASONS)[number]
 
 export type Lock = {
   readonly studentId: string

@@ -121,7 +121,13 @@ describe('the greedy plan', () => {
   it('plans a first solo kick only once the teacher has looked at the offer, and nothing that is held back', () => {
     const offered = { standingId: 'FS-09', targetId: 'FS-10a', outcome: 'offer' as const, limits: NO_LIMITS }
     const stages = (looked: 'accept' | 'hold-back' | null) => {
-      const b = brief({ participants: [person(1, { ...offered, looked }), person(2), person(3)] })
+      const b = brief({
+        participants: [
+          person(1, { ...offered, looked: looked ? { answer: looked, reason: null } : null }),
+          person(2),
+          person(3),
+        ],
+      })
       const plan = planOf(b)
       expect(validatePlan(practice, b, plan)).toEqual([])
       return [b, plan, block(plan, 'waves').versions[0]?.stageId] as const

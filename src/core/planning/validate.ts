@@ -1,14 +1,8 @@
+import { OVERRIDE_REASONS } from '../readiness/override'
 import { findById, type Library } from '../practice/library'
 import { callsFor } from '../practice/ask'
 import { withPredecessors } from '../readiness/ladder'
-import {
-  OVERRIDE_REASONS,
-  type ClassBrief,
-  type Participant,
-  type Plan,
-  type PlanBlock,
-  type Version,
-} from './plan'
+import { type ClassBrief, type Participant, type Plan, type PlanBlock, type Version } from './plan'
 
 export type Violation =
   | { readonly code: 'over-time'; readonly plannedS: number; readonly allowedS: number }
@@ -122,7 +116,7 @@ function isWithin(practice: Library, p: Participant, stageId: string): boolean {
   const load = practice.stages.find((s) => s.id === stageId)?.load
   // A first solo kick, balance or head load waits for the teacher's own look, whoever made the plan.
   const waits = (load?.FR ?? 0) >= 3 || (load?.HB ?? 0) >= 2
-  const held = p.looked === 'hold-back' || (waits && p.looked !== 'accept')
+  const held = p.looked?.answer === 'hold-back' || (waits && p.looked?.answer !== 'accept')
   return opened && !held && stageId === p.targetId
 }
 

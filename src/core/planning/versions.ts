@@ -1,38 +1,10 @@
 import type { Library } from '../practice/library'
 import { findById } from '../practice/library'
 import type { Stage } from '../practice/schema'
-import { waitsForScreening } from '../readiness/decide'
-import { mayBePlanned } from '../readiness/offers'
-import { withPredecessors } from '../readiness/ladder'
-import { asStrictAs, judgeLoad, NOT_ASKED, type Caps } from '../screening/caps'
+import { allowedStages } from '../readiness/allowed'
+import type { OverrideReason } from '../readiness/override'
+import { judgeLoad, NOT_ASKED } from '../screening/caps'
 import type { ClassBrief, Lock, Participant, Stock, Version } from './plan'
-
-/**
- * Nothing that limits close is planned, and nothing that leaves the floor or goes fully upside down while the health
- * screen is not recorded.
- */
-function plannable(stage: Stage, limits: Caps = NOT_ASKED): boolean {
-  const closed = asStrictAs(judgeLoad(stage.load, limits).verdict, 'left-out')
-  return !closed && (limits.answered || !waitsForScreening(stage.load))
-}
-
-/**
- * The highest stage somebody may do tonight: what they hold, or the next where it is offered or wants one more look.
- * Never above the decision.
- */
-export function allowedStages(practice: Library, participant: Participant): Stage[] {
-  const { standingId, targetId, outcome, limits, looked = null } = participant
-  const open = new Set<string>()
-  if (outcome === 'step-back') {
-    if (targetId) for (const id of withPredecessors(practice.stages, targetId)) open.add(id)
-  } else {
-    if (standingId) for (const id of withPredecessors(practice.stages, standingId)) open.add(id)
-    const target = practice.stages.find((s) => s.id === targetId)
-    const next = outcome === 'offer' || outcome === 'once-more' || standingId === null
-    if (target && next && mayBePlanned(target, looked)) open.add(target.id)
-  }
-  return practice.stages.filter((stage) => open.has(stage.id) && plannable(stage, limits))
-}
 
 /** A Stop is nobody's to override: a lock on a barred stage is not followed. */
 function barred(practice: Library, { limits = NOT_ASKED }: Participant, stageId: string): boolean {
@@ -64,10 +36,15 @@ export function assignVersions(
       stageId: stage.id,
       setupId: setupOf(stage),
       ...props,
-      override: lock?.reason ?? null,
+      override: lock?.reason ?? overrideOf(participant, stage.id),
     }
   })
   return { versions, needed }
+}
+
+/** The reason for which the teacher lets somebody go above what is recorded, on the stage it was given for. */
+function overrideOf({ targetId, looked }: Participant, stageId: string): OverrideReason | null {
+  return stageId === targetId && looked?.answer === 'override' ? looked.reason : null
 }
 
 function highest(practice: Library, participant: Participant): Stage {

@@ -90,9 +90,10 @@ function idsResolve(p: Library): Found[] {
       ...dangling(b.id, b.stages, isStage),
       ...dangling(b.id, b.drills, drill),
     ]),
+    ...p.checks.flatMap((c) => dangling(c.id, c.voids, fault)),
     ...p.bundles.flatMap((b) => dangling(b.id, b.checks, check)),
     ...p.approaches.flatMap((a) =>
-      dangling(a.id, [...a.stages, ...a.options.flatMap((o) => o.hides)], isStage),
+      dangling(a.id, [...a.stages, ...a.options.flatMap((o) => [...o.hides, ...o.prefers])], isStage),
     ),
     ...[
       ...p.presets.map((x) => [x.id, Object.entries(x.choices)] as const),

@@ -55,7 +55,8 @@ const GateSchema = z.strictObject({
   value: z.number().optional(),
   min: z.number().optional(),
   max: z.number().optional(),
-  side: z.enum(['single', 'each']).default('single'),
+  /** `each`: the weaker side decides; `either`: the better one. */
+  side: z.enum(['single', 'each', 'either']).default('single'),
   aidedOk: z.boolean().default(false),
   days: z.strictObject({ clean: z.number().int().min(1), of: z.number().int().min(1) }).optional(),
   life: z.enum(['standing', 'tonight', 'planner']).default('standing'),
@@ -119,6 +120,8 @@ export const CheckSchema = z.strictObject({
   freshDays: z.number().int().positive(),
   life: z.enum(['standing', 'tonight', 'planner']),
   levels: z.array(z.string()).optional(),
+  /** Faults that void a result, whatever it reads. */
+  voids: z.array(z.string()).default([]),
   seconds: z.number().positive(),
 })
 export type ReadinessCheck = z.infer<typeof CheckSchema>
@@ -134,6 +137,8 @@ export const FaultSchema = z.strictObject({
   noDrill: sentence.optional(),
   then: z.enum(['continue', 'step back', 'fix first', 'stop']),
   severity: z.number().int().min(1).max(3),
+  /** False where it speaks of the arms’ state, a helper or the place: the standing stays (ruling 7). */
+  own: z.boolean().default(true),
 })
 export type Fault = z.infer<typeof FaultSchema>
 
@@ -251,6 +256,8 @@ export const ApproachSchema = z.strictObject({
         reason: sentence,
         cost: sentence,
         hides: z.array(z.string()).default([]),
+        /** Branches it would rather take, in order: they settle ties. */
+        prefers: z.array(z.string()).default([]),
       }),
     )
     .min(2),

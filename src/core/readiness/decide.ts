@@ -1,18 +1,21 @@
 import type { Day } from '../day'
 import { findById, type Library } from '../practice/library'
-import type { Family, Stage } from '../practice/schema'
+import type { Family, Gate, Stage } from '../practice/schema'
 import { asStrictAs, judgeLoad, withoutRule, type Caps, type Limit, type Verdict } from '../screening/caps'
 import { insteadOf, type Instead } from '../screening/instead'
 import { foldEvidence, type Evidence } from './evidence'
+import { isCleanWork } from './favourable'
 import { evaluateGate, type GateResult } from './gate'
-import { afterSatisfied, predecessorOf, successorsOf, withPredecessors } from './ladder'
-import { standingOf, type Standing } from './standing'
-import { stepBackReason, type StepBackReason } from './step-back'
+import { afterSatisfied, ladderOf, stepsBelow, successorsOf, type Ladder } from './ladder'
+import { painAfterWork, setbacksOf, type PainAfterWork, type Setback } from './setback'
+import { footingOf, type Base, type Layoff, type Standing } from './standing'
 
 export type Outcome = 'not-now' | 'step-back' | 'offer' | 'once-more' | 'near' | 'build' | 'held'
 
 export type Reason =
-  | StepBackReason
+  | Setback
+  | PainAfterWork
+  | Layoff
   | { readonly code: 'standing'; readonly standing: Standing }
   | { readonly code: 'no-standing' }
   | { readonly code: 'gate'; readonly result: GateResult }
@@ -29,6 +32,8 @@ export type Reason =
   | { readonly code: 'placed-not-proven'; readonly stageId: string }
   | { readonly code: 'top-of-ladder' }
 
+export type Branch = { readonly stageId: string; readonly outcome: Outcome }
+
 export type Decision = {
   readonly studentId: string
   readonly family: Family
@@ -42,14 +47,25 @@ export type Decision = {
   readonly missing: readonly GateResult[]
   /** The one gate that alone would change the answer, where there is one. */
   readonly wouldChange: GateResult | null
+  /** Every next stage that was weighed, the chosen one among them, in the order of preference. */
+  readonly branches: readonly Branch[]
 }
+
+/** What the approach in force does to a ladder. */
+export type Ways = {
+  /** Stages taken off the ladder; a standing reached there stays. */
+  readonly hidden: ReadonlySet<string>
+  /** Branches it would rather take, in order: they settle ties. */
+  readonly prefers: readonly string[]
+}
+
+export const ANY_WAY: Ways = { hidden: new Set(), prefers: [] }
 
 const BEST_FIRST: readonly Outcome[] = ['offer', 'once-more', 'near', 'build', 'not-now']
 
 /**
  * Where somebody stands in a family and what comes next, as of a day, with the evidence it came from.
  * The same facts in any order of arrival give the same decision.
- * @param hidden stages that the approach in force takes off the ladder; a standing reached there stays
  */
 export function decide(
   practice: Library,
@@ -58,74 +74,144 @@ export function decide(
   allEvidence: Evidence,
   limits: Caps,
   asOf: Day,
-  hidden: ReadonlySet<string> = new Set(),
+  ways: Ways = ANY_WAY,
 ): Decision {
-  const evidence = foldEvidence(allEvidence, asOf)
-  const stages = practice.stages.filter((stage) => stage.family === family)
-  const standing = standingOf(stages, evidence, asOf)
+  const case_ = openCase(practice, family, allEvidence, limits, asOf)
+  const { standing, back } = case_
   const base = { studentId, family, asOf, standing }
   const standingReason: Reason = standing ? { code: 'standing', standing } : { code: 'no-standing' }
-
-  const back = standing ? stepBackReason(standing, evidence, practice.faults, asOf) : null
-  if (standing && back) {
-    const targetId = stepsBelow(stages, standing.stageId, back.code === 'layoff' ? back.rungs : 1)
+  if (standing && back)
     return {
       ...base,
       outcome: 'step-back',
-      targetId,
-      reasons: [back, standingReason],
+      targetId: back.targetId,
+      reasons: [back.reason, standingReason],
       missing: [],
       wouldChange: null,
+      branches: [],
     }
-  }
-
-  const judged = candidates(stages, standing, hidden).map((stage) =>
-    judge(practice, stage, standing, evidence, limits, asOf),
+  const judged = byPreference(candidates(case_, ways.hidden), ways.prefers).map((stage) =>
+    judge(case_, stage),
   )
+  const branches = judged.map(({ targetId, outcome }) => ({ stageId: targetId, outcome }))
   const best = BEST_FIRST.flatMap((outcome) => judged.filter((j) => j.outcome === outcome)).at(0)
-  if (!best)
-    return {
-      ...base,
-      outcome: 'held',
-      targetId: null,
-      reasons: [standingReason, { code: 'top-of-ladder' }],
-      missing: [],
-      wouldChange: null,
-    }
-  return { ...base, ...best, reasons: [standingReason, ...best.reasons] }
+  if (best) return { ...base, ...best, reasons: [standingReason, ...best.reasons], branches }
+  return {
+    ...base,
+    outcome: 'held',
+    targetId: null,
+    reasons: [standingReason, { code: 'top-of-ladder' }],
+    missing: [],
+    wouldChange: null,
+    branches,
+  }
+}
+
+/**
+ * Every stage that is open to somebody: what is behind them, and what would be offered from there on any branch. It only
+ * grows with what is favourable and only shrinks with what is not: the laws of readiness are told of it.
+ */
+export function openStages(
+  practice: Library,
+  family: Family,
+  evidence: Evidence,
+  limits: Caps,
+  asOf: Day,
+): ReadonlySet<string> {
+  const case_ = openCase(practice, family, evidence, limits, asOf)
+  const open = new Set([...case_.credited].filter((id) => !isClosed(findById(practice.stages, id), limits)))
+  for (const stage of case_.ladder.stages) {
+    if (open.has(stage.id) || !afterSatisfied(stage, case_.credited)) continue
+    const foot = stage.gates.length === 0 && !comesAfter(stage)
+    if ((!case_.back || foot) && judge(case_, stage).outcome === 'offer') open.add(stage.id)
+  }
+  return open
+}
+
+/** What every question about somebody in a family starts from. */
+type Case = {
+  readonly practice: Library
+  readonly ladder: Ladder
+  readonly evidence: Evidence
+  readonly limits: Caps
+  readonly asOf: Day
+  readonly standing: Standing | null
+  readonly credited: ReadonlySet<string>
+  /** The part of it that was shown, not seen by eye alone. */
+  readonly proven: ReadonlySet<string>
+  /** Why to go back and where to, where there is a standing to go back from. */
+  readonly back: { readonly reason: Setback | PainAfterWork | Layoff; readonly targetId: string } | null
+  /** Setbacks at stages that are not behind somebody yet: nothing further is offered until they are over. */
+  readonly setbacks: readonly Setback[]
+}
+
+function openCase(practice: Library, family: Family, allEvidence: Evidence, limits: Caps, asOf: Day): Case {
+  const evidence = foldEvidence(allEvidence, asOf)
+  const ladder = ladderOf(practice, family)
+  const { standing, bases, topId, layoff } = footingOf(ladder, evidence, asOf)
+  const setbacks = setbacksOf(ladder, evidence, practice.faults, asOf)
+  const symptoms = practice.checks.find((c) => c.id === 'CK-symptoms-after')
+  const pain = painAfterWork(evidence, symptoms?.freshDays ?? 0, asOf)
+  const ownAt = (stageId: string): Setback | PainAfterWork | null =>
+    setbacks.find((s) => ladder.beneath(stageId).has(s.stageId)) ?? pain
+  /** A stage that rests on one with a setback is one rung further off. */
+  const left = (stageId: string): string => (ownAt(stageId) ? stepsBelow(ladder.stages, stageId, 1) : stageId)
+  const behind = (of: readonly Base[]): ReadonlySet<string> =>
+    new Set(of.flatMap((base) => [...ladder.beneath(left(base.stageId))]))
+  const reason = topId === null ? null : (ownAt(topId) ?? layoff)
+  return {
+    practice,
+    ladder,
+    evidence,
+    limits,
+    asOf,
+    standing,
+    credited: behind(bases),
+    proven: behind(bases.filter((b) => b.by === 'clean-days')),
+    back: reason && topId !== null ? { reason, targetId: left(topId) } : null,
+    setbacks,
+  }
 }
 
 /**
  * Successors of the standing; without a standing, the foot of the ladder. Off a side branch that leads nowhere
  * further, every open stage that does lead on; at the last stage, nothing.
  */
-function candidates(
-  stages: readonly Stage[],
-  standing: Standing | null,
-  hidden: ReadonlySet<string>,
-): Stage[] {
+function candidates({ ladder, standing, credited }: Case, hidden: ReadonlySet<string>): Stage[] {
+  const { stages } = ladder
   const shown = stages.filter((stage) => !hidden.has(stage.id))
-  if (!standing) return shown.filter((stage) => stage.after.all.length + stage.after.any.length === 0)
+  if (!standing) return shown.filter((stage) => !comesAfter(stage))
   if (stages.at(-1)?.id === standing.stageId) return []
-  const credited = withPredecessors(stages, standing.stageId)
   const open = shown.filter((stage) => !credited.has(stage.id) && afterSatisfied(stage, credited))
   const next = successorsOf(stages, standing.stageId).filter((stage) => open.includes(stage))
   return next.length > 0 ? next : open.filter((stage) => successorsOf(stages, stage.id).length > 0)
 }
 
-type Judgement = Pick<Decision, 'outcome' | 'targetId' | 'reasons' | 'missing' | 'wouldChange'>
+function comesAfter(stage: Stage): boolean {
+  return stage.after.all.length + stage.after.any.length > 0
+}
 
-function judge(
-  practice: Library,
-  stage: Stage,
-  standing: Standing | null,
-  evidence: Evidence,
-  limits: Caps,
-  asOf: Day,
-): Judgement {
+function byPreference(stages: readonly Stage[], prefers: readonly string[]): Stage[] {
+  const rank = ({ id }: Stage): number => (prefers.includes(id) ? prefers.indexOf(id) : prefers.length)
+  return stages.toSorted((a, b) => rank(a) - rank(b))
+}
+
+type Judgement = Pick<Decision, 'outcome' | 'reasons' | 'missing' | 'wouldChange'> & {
+  readonly targetId: string
+}
+
+function judge(case_: Case, stage: Stage): Judgement {
+  const { practice, evidence, limits, asOf } = case_
   const gates = stage.gates.filter((gate) => gate.life === 'standing')
   const results = gates.map((gate) =>
-    evaluateGate(gate, findById(practice.checks, gate.check), stage, evidence.observations, asOf),
+    evaluateGate(
+      gate,
+      findById(practice.checks, gate.check),
+      stage,
+      evidence.observations,
+      asOf,
+      renewedOn(case_, gate),
+    ),
   )
   const missing = results.filter((result) => result.state !== 'met')
   const reasons: Reason[] = results.map((result) => ({ code: 'gate', result }))
@@ -134,7 +220,7 @@ function judge(
   const open = outcomeOf(results)
   const limited = limitReason(practice, stage, limits)
   const closed = limited !== null && asStrictAs(limited.verdict, 'left-out')
-  const holds = holdingBack(stage, standing, limits)
+  const holds = holdingBack(case_, stage)
   const outcome = closed ? 'not-now' : open === 'offer' && holds.length > 0 ? 'once-more' : open
   return {
     outcome,
@@ -146,12 +232,33 @@ function judge(
   }
 }
 
+/** The last clean work on a stage beneath which the same is asked, at least as much: it shows the value anew. */
+function renewedOn({ ladder, evidence }: Case, gate: Gate): Day | null {
+  const covers = (other: Gate): boolean =>
+    other.check === gate.check &&
+    other.op === gate.op &&
+    other.side === gate.side &&
+    (gate.op === '>='
+      ? (other.value ?? -Infinity) >= (gate.value ?? 0)
+      : gate.op === '<='
+        ? (other.value ?? Infinity) <= (gate.value ?? 0)
+        : true)
+  return (
+    evidence.attempts.findLast((a) => isCleanWork(a) && ladder.gatesBeneath(a.stageId).some(covers))?.day ??
+    null
+  )
+}
+
 function outcomeOf(results: readonly GateResult[]): Outcome {
   const states = results.map((result) => result.state)
   if (states.every((s) => s === 'met')) return 'offer'
   if (states.every((s) => s === 'met' || s === 'confirm')) return 'once-more'
   if (states.every((s) => s === 'met' || s === 'confirm' || s === 'near')) return 'near'
   return 'build'
+}
+
+function isClosed(stage: Stage, limits: Caps): boolean {
+  return asStrictAs(judgeLoad(stage.load, limits).verdict, 'left-out')
 }
 
 function limitReason(
@@ -171,20 +278,15 @@ export function waitsForScreening({ HBH = 0, FR = 0 }: Stage['load']): boolean {
 }
 
 /** What keeps a stage from being offered although every gate is met. */
-function holdingBack(stage: Stage, standing: Standing | null, limits: Caps): Reason[] {
-  const holds: Reason[] = []
+function holdingBack({ setbacks, standing, proven, limits }: Case, stage: Stage): Reason[] {
+  // What is asked of nobody stays open to everybody.
+  const holds: Reason[] = stage.gates.length > 0 || comesAfter(stage) ? [...setbacks.slice(0, 1)] : []
   const { HBH = 0, FR = 0, HB = 0 } = stage.load
   if (!limits.answered && waitsForScreening(stage.load)) {
     const tags = [...(HBH >= 3 ? [`HBH${HBH}`] : []), ...(FR >= 2 ? [`FR${FR}`] : [])]
     holds.push({ code: 'screening-not-recorded', tags })
   }
-  if (standing?.by === 'placement' && (FR >= 3 || HB >= 3))
+  if (standing && (FR >= 3 || HB >= 3) && !afterSatisfied(stage, proven))
     holds.push({ code: 'placed-not-proven', stageId: standing.stageId })
   return holds
-}
-
-function stepsBelow(stages: readonly Stage[], stageId: string, rungs: number): string {
-  let at = stageId
-  for (let i = 0; i < rungs; i += 1) at = predecessorOf(stages, at)?.id ?? at
-  return at
 }

@@ -19,15 +19,26 @@ export type Observation = Fact & {
   readonly checkId: string
   readonly values: Values
   readonly aided: boolean
+  /** What helped, in the teacher’s words or a prop’s name; empty where nothing did. */
+  readonly aid: string
+  /** Hands of a helper: only `alone` proves anything. */
+  readonly help: Help
+  /** Spent arms give no verdict: a poor result then says nothing of the student (fatigue, not fail). */
+  readonly arms: 'fresh' | 'spent' | null
   /** False when the start shape, breath or a named limit was not kept. */
   readonly valid: boolean
   readonly faults: readonly string[]
   /** Someone who watched only this person (ruling 6). */
   readonly watched: boolean
+  /** Who recorded it; empty where the device was not told. */
+  readonly observer: string
+  readonly classId: string | null
   readonly note: string
   /** A correction that takes the earlier entry back without putting another in its place. */
   readonly withdrawn: boolean
 }
+
+export type Help = 'alone' | 'touched' | 'carried'
 
 export type AttemptLevel = 'took-off' | 'hop' | 'touched' | 'held' | 'practised'
 
@@ -37,7 +48,13 @@ export type Attempt = Fact & {
   readonly level: AttemptLevel
   readonly outcome: 'clean' | 'not-yet' | 'stopped'
   readonly exitControlled: boolean
-  readonly help: 'alone' | 'touched' | 'carried'
+  readonly help: Help
+  /** The setup it was done in; null where nobody said. */
+  readonly setupId: string | null
+  /** The leg or arm that led, where one does. */
+  readonly lead: 'left' | 'right' | null
+  /** How long it was held, s. */
+  readonly seconds: number | null
   readonly faults: readonly string[]
   /** Why the work ended, where it was not the student's own fault (ruling 7). */
   readonly endedBy: 'self' | 'spent-arms' | 'helper' | 'setup' | null
@@ -50,6 +67,38 @@ export type Placement = Fact & {
   /** Null takes an earlier placement back. */
   readonly stageId: string | null
 }
+
+/** What most results are: seen alone, without help, with nothing more said. */
+export const PLAIN_RESULT = {
+  kind: 'observation',
+  aided: false,
+  aid: '',
+  help: 'alone',
+  arms: null,
+  valid: true,
+  faults: [],
+  watched: true,
+  observer: '',
+  classId: null,
+  note: '',
+  withdrawn: false,
+} as const satisfies Partial<Observation>
+
+/** What most tries are: clean, alone, out of it under control. */
+export const PLAIN_TRY = {
+  kind: 'attempt',
+  level: 'practised',
+  outcome: 'clean',
+  exitControlled: true,
+  help: 'alone',
+  setupId: null,
+  lead: null,
+  seconds: null,
+  faults: [],
+  endedBy: null,
+  classId: null,
+  withdrawn: false,
+} as const satisfies Partial<Attempt>
 
 export type Evidence = {
   readonly observations: readonly Observation[]

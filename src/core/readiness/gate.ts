@@ -1,8 +1,12 @@
 import { addDays, daysBetween, type Day } from '../day'
 import type { Gate, ReadinessCheck, Stage } from '../practice/schema'
 import { EVIDENCE_WINDOW_DAYS, resultsOf, type Observation, type Values } from './evidence'
+import { satisfies } from './favourable'
 
 export type GateState = 'met' | 'confirm' | 'near' | 'unmet' | 'unknown'
+
+/** Why an entry proves nothing. */
+export type NotCounted = 'invalid' | 'void-fault' | 'aided' | 'helped' | 'unwatched'
 
 export type GateResult = {
   readonly gate: Gate
@@ -13,10 +17,12 @@ export type GateResult = {
   readonly cleanDays: number
   readonly neededDays: number
   readonly ofDays: number
+  /** Clean work on a harder stage that shows the value anew, where it is newer than the newest clean day. */
+  readonly renewedDay: Day | null
   /** Set when the newest clean day is older than the check stays fresh. */
   readonly staleDays: number | null
   /** Why the newest entry did not count, where it did not. */
-  readonly notCounted: 'invalid' | 'aided' | 'unwatched' | null
+  readonly notCounted: NotCounted | null
   readonly evidenceIds: readonly string[]
 }
 
@@ -49,6 +55,7 @@ type DayResult = {
  * One standing gate against a person's observations as of a day.
  * Only clean days make a gate fresh, so a later poor result can never renew an old good one.
  * @param observations already folded, any check
+ * @param renewed the last day of clean work on a harder stage: it makes an easier gate beneath it fresh (ruling 4)
  */
 export function evaluateGate(
   gate: Gate,
@@ -56,6 +63,7 @@ export function evaluateGate(
   stage: Pick<Stage, 'load'>,
   observations: readonly Observation[],
   asOf: Day,
+  renewed: Day | null = null,
 ): GateResult {
   const rule = gate.days ?? DAYS_BY_FALL[fallLevel(stage)]
   const from = addDays(asOf, -Math.max(EVIDENCE_WINDOW_DAYS, check.freshDays))
@@ -65,7 +73,8 @@ export function evaluateGate(
   const clean = window.filter((d) => d.passes)
   const newestClean = clean.at(-1)
   const newest = days.at(-1)
-  const age = newestClean ? daysBetween(newestClean.day, asOf) : null
+  const renewedDay = newestClean && renewed !== null && renewed > newestClean.day ? renewed : null
+  const age = newestClean ? daysBetween(renewedDay ?? newestClean.day, asOf) : null
   const staleDays = age !== null && age > check.freshDays ? age : null
   const shown = newestClean ?? newest
   return {
@@ -76,6 +85,7 @@ export function evaluateGate(
     cleanDays: clean.length,
     neededDays: rule.clean,
     ofDays: rule.of,
+    renewedDay,
     staleDays,
     notCounted: newestClean ? null : (newest?.notCounted ?? null),
     evidenceIds: window.flatMap((d) => d.ids),
@@ -118,7 +128,10 @@ function resultsByDay(gate: Gate, check: ReadinessCheck, observations: readonly 
     .flatMap(([day, entries]) => {
       const tries = entries.flatMap((o) => {
         const value = gateValue(gate, check, o.values)
-        return value === null ? [] : [{ value, id: o.id, notCounted: whyNot(gate, o) }]
+        if (value === null) return []
+        // With spent arms a poor result is no verdict: it neither counts for nor against (ruling 7).
+        if (o.arms === 'spent' && !satisfies(gate, value)) return []
+        return [{ value, id: o.id, notCounted: whyNot(gate, check, o) }]
       })
       const counted = tries.filter((t) => t.notCounted === null)
       const best = bestOf(check, counted) ?? bestOf(check, tries)
@@ -128,9 +141,11 @@ function resultsByDay(gate: Gate, check: ReadinessCheck, observations: readonly 
     })
 }
 
-function whyNot(gate: Gate, o: Observation): GateResult['notCounted'] {
+function whyNot(gate: Gate, check: ReadinessCheck, o: Observation): GateResult['notCounted'] {
   if (!o.valid) return 'invalid'
+  if (o.faults.some((fault) => check.voids.includes(fault))) return 'void-fault'
   if (!o.watched) return 'unwatched'
+  if (o.help !== 'alone') return 'helped'
   return o.aided && !gate.aidedOk ? 'aided' : null
 }
 
@@ -142,22 +157,16 @@ function bestOf<T extends { value: number }>(check: ReadinessCheck, tries: reado
   )
 }
 
-/** The value a gate looks at: the weaker side where each side counts. */
+/** The value a gate looks at: the weaker side where each side counts, the better one where either will do. */
 function gateValue(gate: Gate, check: ReadinessCheck, values: Values): number | null {
-  if (gate.side === 'single') return values.single ?? weaker(check, values)
-  return weaker(check, values)
+  if (gate.side === 'single') return values.single ?? ofSides(check, values, 'weaker')
+  return ofSides(check, values, gate.side === 'either' ? 'better' : 'weaker')
 }
 
-function weaker(check: ReadinessCheck, { left, right }: Values): number | null {
+function ofSides(check: ReadinessCheck, { left, right }: Values, want: 'weaker' | 'better'): number | null {
   if (left === undefined || right === undefined) return null
-  return check.betterIs === 'less' ? Math.max(left, right) : Math.min(left, right)
-}
-
-function satisfies(gate: Gate, value: number): boolean {
-  if (gate.op === 'recorded') return true
-  if (gate.op === 'yes') return value === 1
-  if (gate.value === undefined) return false
-  return gate.op === '>=' ? value >= gate.value : value <= gate.value
+  const least = (check.betterIs === 'less') === (want === 'better')
+  return least ? Math.min(left, right) : Math.max(left, right)
 }
 
 function isNear(gate: Gate, check: ReadinessCheck, value: number): boolean {

@@ -1,4 +1,47 @@
-import type { Stage } from '../practice/schema'
+import type { Library } from '../practice/library'
+import type { Family, Gate, Stage } from '../practice/schema'
+
+/** One family's stages in order, with what lies beneath each. */
+export type Ladder = {
+  readonly stages: readonly Stage[]
+  /** A stage and everything beneath it. */
+  readonly beneath: (stageId: string) => ReadonlySet<string>
+  /** Standing gates of a stage and of everything beneath it: clean work there shows them anew. */
+  readonly gatesBeneath: (stageId: string) => readonly Gate[]
+  readonly order: (stageId: string) => number
+}
+
+/** A family's ladder; made once for a library. */
+export function ladderOf(practice: Library, family: Family): Ladder {
+  const known = ladders.get(practice) ?? new Map<Family, Ladder>()
+  ladders.set(practice, known)
+  const found = known.get(family)
+  if (found) return found
+  const made = makeLadder(practice.stages.filter((stage) => stage.family === family))
+  known.set(family, made)
+  return made
+}
+
+const ladders = new WeakMap<Library, Map<Family, Ladder>>()
+
+function makeLadder(stages: readonly Stage[]): Ladder {
+  const below = new Map(stages.map((s) => [s.id, withPredecessors(stages, s.id)]))
+  const gates = new Map(
+    stages.map((s) => [
+      s.id,
+      stages
+        .filter((t) => below.get(s.id)?.has(t.id))
+        .flatMap((t) => t.gates.filter((gate) => gate.life === 'standing')),
+    ]),
+  )
+  const at = new Map(stages.map((s, i) => [s.id, i]))
+  return {
+    stages,
+    beneath: (id) => below.get(id) ?? new Set([id]),
+    gatesBeneath: (id) => gates.get(id) ?? [],
+    order: (id) => at.get(id) ?? -1,
+  }
+}
 
 /** Whether a stage is the one named, or a branch of the rung named (`FS-10` is met by FS-10a). */
 export function answersTo(stageId: string, name: string): boolean {
@@ -40,4 +83,11 @@ export function predecessorOf(stages: readonly Stage[], stageId: string): Stage 
   const names = [...stage.after.all, ...stage.after.any]
   const before = stages.filter((s) => names.some((name) => answersTo(s.id, name)))
   return before[0] ?? null
+}
+
+/** Some rungs down, not below the foot. */
+export function stepsBelow(stages: readonly Stage[], stageId: string, rungs: number): string {
+  let at = stageId
+  for (let i = 0; i < rungs; i += 1) at = predecessorOf(stages, at)?.id ?? at
+  return at
 }

@@ -3,14 +3,17 @@ import { did, evidence, saw, TODAY } from '@/testing/evidence'
 import { addDays } from '../day'
 import { findById, library } from '../practice/library'
 import { capsFrom, NO_LIMITS } from '../screening/caps'
-import type { CheckIn } from '../screening/tonight'
+import { tonightsCaps, type CheckIn } from '../screening/tonight'
 import { checkNext, roundMinutes, suggestedRound } from './check-next'
 import { decide } from './decide'
-import { proposeFade, sideBySide, type SetupTry } from './fade'
+import { proposeFade, proposeFades, sideBySide, trialsOf } from './fade'
 import { helpWith } from './fault-help'
+import type { Attempt } from './evidence'
 import { forecastGate, kickChance, theilSen } from './forecast'
 import type { GateResult } from './gate'
 import { checkName, covers, prescribe } from './prescribe'
+import { turningPoints } from './replay'
+import { tonightsCeiling } from './tonight'
 
 const practice = library()
 const gate = {
@@ -134,6 +137,7 @@ describe('prescription', () => {
       cleanDays: 0,
       neededDays: 1,
       ofDays: 1,
+      renewedDay: null,
       staleDays: null,
       notCounted: null,
       evidenceIds: [],
@@ -208,41 +212,128 @@ describe('what to check next', () => {
 })
 
 describe('props fade', () => {
-  const tried = (setupId: string, day: string, part: Partial<SetupTry> = {}): SetupTry => ({
-    id: `${setupId} ${day}`,
-    setupId,
-    day,
-    outcome: 'clean',
-    faults: [],
-    ...part,
-  })
-  const ask = (...tries: SetupTry[]) => proposeFade('strap', ['bare'], ['FT-elbow-splay'], tries)
+  // A strap keeps elbows from splaying; a block is the next smaller aid.
+  const [STRAP, BLOCK] = ['SETUP-dolphin-strap', 'SETUP-dolphin-block']
+  const tried = (setupId: string, daysAgo: number, part: Partial<Attempt> = {}) =>
+    did('FS-05', daysAgo, { setupId, ...part })
+  const ask = (...tries: Attempt[]) => proposeFade(practice, findById(practice.stages, 'FS-05'), STRAP, tries)
   it('one step after two clean days, not after one, and not where a try of the day failed', () => {
-    expect(ask(tried('strap', '2026-03-01'))).toBeNull()
-    expect(ask(tried('strap', '2026-03-01'), tried('strap', '2026-03-08'))).toMatchObject({
-      code: 'fade',
-      to: 'bare',
-    })
-    expect(
-      ask(
-        tried('strap', '2026-03-01'),
-        tried('strap', '2026-03-08'),
-        tried('strap', '2026-03-08', { outcome: 'not-yet' }),
-      ),
-    ).toBeNull()
+    expect(ask(tried(STRAP, 9))).toBeNull()
+    expect(ask(tried(STRAP, 9), tried(STRAP, 2))).toMatchObject({ code: 'fade', to: BLOCK })
+    expect(ask(tried(STRAP, 9), tried(STRAP, 2), tried(STRAP, 2, { outcome: 'not-yet' }))).toBeNull()
+    expect(ask(tried(STRAP, 9), tried(STRAP, 2, { help: 'touched' }))).toBeNull()
     expect(ask()).toBeNull()
+  })
+  it('at the target dose or above: 3 s of 6 is no reason to take a prop away', () => {
+    const held = (seconds: number) => [9, 2].map((d) => did('FS-03c', d, { setupId: STRAP, seconds }))
+    const at = (seconds: number) =>
+      proposeFade(practice, findById(practice.stages, 'FS-03c'), STRAP, held(seconds))
+    expect([at(59), at(60)?.code]).toEqual([null, 'fade'])
+  })
+  it('is silent once somebody works with less already', () => {
+    expect(ask(tried(STRAP, 9), tried(STRAP, 5), tried(BLOCK, 2))).toBeNull()
   })
   it('back when the fault it guards against comes twice in one class without it', () => {
     const seen = { outcome: 'not-yet' as const, faults: ['FT-elbow-splay'] }
-    expect(ask(tried('bare', '2026-03-08', seen))).toBeNull()
-    expect(ask(tried('bare', '2026-03-08', seen), tried('bare', '2026-03-08', seen))).toMatchObject({
+    expect(ask(tried(BLOCK, 2, seen))).toBeNull()
+    expect(ask(tried(BLOCK, 2, seen), tried(BLOCK, 2, seen))).toMatchObject({
       code: 'restore',
       faultId: 'FT-elbow-splay',
     })
+    expect(ask(tried(BLOCK, 9, seen), tried(BLOCK, 2, seen))).toBeNull()
+  })
+  it('over a history: one proposal a stage, and what should come back before what may go', () => {
+    const clean = [tried(STRAP, 12), tried(STRAP, 9)]
+    expect(proposeFades(practice, evidence(...clean), TODAY)).toMatchObject([
+      { code: 'fade', setupId: STRAP },
+    ])
+    const failed = [1, 1].map((d) => tried(BLOCK, d, { outcome: 'not-yet', faults: ['FT-elbow-splay'] }))
+    expect(proposeFades(practice, evidence(...clean, ...failed), TODAY)).toMatchObject([{ code: 'restore' }])
+    expect(proposeFades(practice, evidence(tried(STRAP, 60), tried(STRAP, 50)), TODAY)).toEqual([])
   })
   it('side by side: by hand three pairs of +4, +5, +6 are sure in six of eight flips', () => {
     const pairs = [4, 5, 6].map((d) => ({ with: 20, without: 20 + d }))
     expect(sideBySide(pairs)).toEqual({ difference: 5, sure: 6 / 8, pairs: 3 })
     expect(sideBySide([])).toMatchObject({ sure: 0, pairs: 0 })
+  })
+  it('finds a trial in timed tries taken in turns on one day, from three pairs on', () => {
+    const turn = (setupId: string, seconds: number) => tried(setupId, 1, { seconds })
+    const six = [
+      turn(STRAP, 20),
+      turn(BLOCK, 16),
+      turn(STRAP, 22),
+      turn(BLOCK, 17),
+      turn(STRAP, 21),
+      turn(BLOCK, 15),
+    ]
+    expect(trialsOf(practice, evidence(...six))).toMatchObject([
+      { with: STRAP, without: BLOCK, pairs: 3, difference: -5, day: addDays(TODAY, -1) },
+    ])
+    expect(trialsOf(practice, evidence(...six.slice(0, 5)))).toEqual([])
+  })
+})
+
+describe('tonight', () => {
+  const reach = { standingId: 'FS-09', targetId: 'FS-10a', outcome: 'near' as const }
+  const said = (part: Partial<CheckIn>): CheckIn => ({
+    day: TODAY,
+    pain: 0,
+    regions: [],
+    energy: 8,
+    arms: 0,
+    look: 'whole',
+    ticked: [],
+    touch: 'ask',
+    ...part,
+  })
+  const ceiling = (part: Partial<CheckIn>) =>
+    tonightsCeiling(practice, reach, NO_LIMITS, tonightsCaps(practice, said(part), TODAY))
+  it('lowers what is offered now and leaves the standing', () => {
+    expect(ceiling({})).toEqual({ stageId: 'FS-09', usualId: 'FS-09', lowered: false })
+    expect(ceiling({ arms: 6 })).toEqual({ stageId: 'FS-06', usualId: 'FS-09', lowered: true })
+    expect(ceiling({ pain: 5, regions: ['shoulder'] })).toMatchObject({ lowered: true, usualId: 'FS-09' })
+    expect(ceiling({ pain: 8 })).toMatchObject({ stageId: null, lowered: true })
+  })
+  it('never raises it, whatever was ticked', () => {
+    fc.assert(
+      fc.property(
+        fc.nat(10),
+        fc.nat(10),
+        fc.nat(10),
+        fc.constantFrom<CheckIn['look']>('watch', 'half', 'whole'),
+        (pain, energy, arms, look) => {
+          const { stageId } = ceiling({ pain, energy, arms, look, regions: ['neck', 'wrist'] })
+          const order = practice.stages.map((s) => s.id)
+          expect(order.indexOf(stageId ?? '')).toBeLessThanOrEqual(order.indexOf('FS-09'))
+        },
+      ),
+    )
+  })
+})
+
+describe('history of decisions', () => {
+  const facts = evidence(
+    did('FS-05', 20),
+    saw('CK-leg-lift-forearm', { left: 4, right: 4 }, 15),
+    saw('CK-leg-lift-forearm', { left: 4, right: 4 }, 12),
+    saw('CK-leg-lift-forearm', { left: 6, right: 6 }, 8),
+  )
+  const replayed = (asOf = TODAY) =>
+    turningPoints(facts, asOf, (day) => decide(practice, 'FS', 's', facts, NO_LIMITS, day))
+  it('keeps the turning points, newest first, each as it stood that day', () => {
+    expect(replayed().map((t) => [t.day, t.outcome])).toEqual([
+      [addDays(TODAY, -8), 'offer'],
+      [addDays(TODAY, -15), 'near'],
+      [addDays(TODAY, -20), 'build'],
+    ])
+  })
+  it('the past stays as it was: a history told earlier is the tail of the one told today', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 25 }), (ago) => {
+        const then = replayed(addDays(TODAY, -ago)).filter((t) => t.day < addDays(TODAY, -ago))
+        const now = replayed().filter((t) => t.day < addDays(TODAY, -ago))
+        expect(now).toEqual(then)
+      }),
+    )
   })
 })

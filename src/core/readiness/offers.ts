@@ -1,10 +1,14 @@
 import type { Stage } from '../practice/schema'
+import { PLACEMENT_DAYS } from './evidence'
+import type { OverrideReason } from './override'
 
 /** A teacher’s own look at an offer. The newest for a stage counts. */
 export type OfferTap = {
   readonly studentId: string
   readonly stageId: string
-  readonly answer: 'accept' | 'hold-back'
+  /** `override`: the teacher goes above what is recorded, with a reason. */
+  readonly answer: 'accept' | 'hold-back' | 'override'
+  readonly reason: OverrideReason | null
   readonly by: string
   readonly atMs: number
 }
@@ -14,14 +18,23 @@ export function needsLook({ load: { FR = 0, HB = 0 } }: Pick<Stage, 'load'>): bo
   return FR >= 3 || HB >= 2
 }
 
-/** The last answer to an offer, or null where nobody has looked. */
-export function answerTo(taps: readonly OfferTap[], studentId: string, stageId: string): OfferTap | null {
-  return taps
+/** Going above what is recorded lasts as long as a placing by eye, ms. */
+const OVERRIDE_MS = PLACEMENT_DAYS * 86_400_000
+
+/** The last answer to an offer, or null where nobody has looked or the last word has run out. */
+export function answerTo(
+  taps: readonly OfferTap[],
+  studentId: string,
+  stageId: string,
+  nowMs: number,
+): OfferTap | null {
+  const last = taps
     .filter((t) => t.studentId === studentId && t.stageId === stageId)
     .reduce<OfferTap | null>((best, t) => (best === null || t.atMs >= best.atMs ? t : best), null)
+  return last?.answer === 'override' && nowMs - last.atMs > OVERRIDE_MS ? null : last
 }
 
 /** Whether a stage that was offered may be planned: looked at where it must be, and not held back. */
 export function mayBePlanned(stage: Pick<Stage, 'load'>, answer: OfferTap['answer'] | null): boolean {
-  return answer === 'accept' || (answer === null && !needsLook(stage))
+  return answer === 'accept' || answer === 'override' || (answer === null && !needsLook(stage))
 }

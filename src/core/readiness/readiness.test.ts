@@ -1,6 +1,5 @@
 import fc from 'fast-check'
 import { did, evidence, placed, saw, TODAY } from '@/testing/evidence'
-import { addDays } from '../day'
 import { buildLibrary, findById, library, SHIPPED } from '../practice/library'
 import type { Gate } from '../practice/schema'
 import { capsFrom, NO_LIMITS, NOT_ASKED } from '../screening/caps'
@@ -210,85 +209,6 @@ describe('stepping back follows one’s own faults only', () => {
   })
   it('a placement older than its 28 days leaves no standing to step back from', () => {
     expect(decideOn(evidence(placed('FS-06', 61))).outcome).toBe('offer')
-  })
-})
-
-describe('laws over random histories', () => {
-  const RANK: Record<Outcome, number> = {
-    'not-now': 0,
-    'step-back': 0,
-    build: 1,
-    near: 2,
-    'once-more': 3,
-    offer: 4,
-    held: 5,
-  }
-  const anyObservation = fc
-    .record({
-      check: fc.constantFrom('CK-dolphin-hold', 'CK-head-clear', 'CK-leg-lift-forearm'),
-      value: fc.integer({ min: 0, max: 60 }),
-      daysAgo: fc.integer({ min: 0, max: 50 }),
-      valid: fc.boolean(),
-    })
-    .map(({ check, value, daysAgo, valid }) =>
-      saw(check, check === 'CK-leg-lift-forearm' ? { left: value, right: value + 1 } : value, daysAgo, {
-        valid,
-      }),
-    )
-  const anyHistory = fc.array(anyObservation, { maxLength: 14 })
-  const base = [placed('FS-04', 2)]
-
-  it('the order of arrival changes nothing, and a fact sent twice counts once', () => {
-    fc.assert(
-      fc.property(anyHistory, fc.integer(), (history, seed) => {
-        const shuffled = [...history, ...history].sort(
-          (a, b) => ((a.id.charCodeAt(5) * 7 + seed) % 11) - ((b.id.charCodeAt(5) * 7 + seed) % 11),
-        )
-        expect(decideOn(evidence(...base, ...shuffled))).toEqual(decideOn(evidence(...base, ...history)))
-      }),
-    )
-  })
-  it('a poor result never opens a stage', () => {
-    fc.assert(
-      fc.property(
-        anyHistory,
-        fc.integer({ min: 0, max: 30 }),
-        fc.constantFrom('CK-dolphin-hold', 'CK-head-clear'),
-        (history, daysAgo, check) => {
-          const before = decideOn(evidence(...base, ...history))
-          const after = decideOn(evidence(...base, ...history, saw(check, 0, daysAgo)))
-          if (after.outcome === 'offer') expect(before.outcome).toBe('offer')
-        },
-      ),
-    )
-  })
-  it('taking a good result away never opens a stage', () => {
-    fc.assert(
-      fc.property(anyHistory, fc.nat(), (history, pick) => {
-        if (history.length === 0) return
-        const index = pick % history.length
-        const without = history.filter((_, i) => i !== index)
-        // A good result is one that passes the strictest threshold in play.
-        const removed = history[index]!
-        if (!removed.valid || (removed.values.single ?? removed.values.left ?? 0) < 45) return
-        const [full, less] = [
-          decideOn(evidence(...base, ...history)),
-          decideOn(evidence(...base, ...without)),
-        ]
-        expect(RANK[less.outcome]).toBeLessThanOrEqual(RANK[full.outcome])
-      }),
-    )
-  })
-  it('replays: facts of later days do not touch an earlier decision', () => {
-    fc.assert(
-      fc.property(anyHistory, fc.integer({ min: 0, max: 40 }), (history, daysAgo) => {
-        const asOf = addDays(TODAY, -daysAgo)
-        const then = history.filter((o) => o.day <= asOf)
-        expect(decideOn(evidence(...base, ...history), asOf)).toEqual(
-          decideOn(evidence(...base, ...then), asOf),
-        )
-      }),
-    )
   })
 })
 

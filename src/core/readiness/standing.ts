@@ -1,67 +1,109 @@
 import { daysBetween, type Day } from '../day'
-import type { Stage } from '../practice/schema'
 import { EVIDENCE_WINDOW_DAYS, PLACEMENT_DAYS, type Attempt, type Evidence } from './evidence'
+import { isCleanWork } from './favourable'
 import { DAYS_BY_FALL, fallLevel } from './gate'
+import { stepsBelow, type Ladder } from './ladder'
+import { activeDays, longestGap, rungsFor } from './layoff'
+import type { Stage } from '../practice/schema'
 
 export type Standing = {
   readonly stageId: string
   readonly by: 'clean-days' | 'placement'
   readonly day: Day
   readonly evidenceIds: readonly string[]
+  /** What was held before a time away that is over; the rungs are shown again from here. */
+  readonly before: { readonly stageId: string; readonly daysAway: number } | null
 }
 
-/** Clean, alone, and out of it under control: what counts towards a standing. */
-function countsAsClean(attempt: Attempt): boolean {
-  return attempt.outcome === 'clean' && attempt.exitControlled && attempt.help === 'alone'
+export type Layoff = {
+  readonly code: 'layoff'
+  readonly daysAway: number
+  readonly rungs: 0 | 1 | 2
+  readonly lastDay: Day
 }
+
+export type Base = { readonly stageId: string; readonly by: Standing['by'] }
+
+export type Footing = {
+  /** The highest stage held, after the rungs that earlier times away took. */
+  readonly standing: Standing | null
+  /** Stages held or placed, each after the rungs that times away took, today's included. */
+  readonly bases: readonly Base[]
+  /** The base of the standing itself; null without one. */
+  readonly topId: string | null
+  /** A time away that still goes on. */
+  readonly layoff: Layoff | null
+}
+
+type Held = Omit<Standing, 'before'>
 
 /**
- * The highest stage somebody holds: clean on its days, or placed there by the teacher's eye in the last 28 days.
- * @param stages one family, in ladder order
+ * What somebody stands on: every stage that was clean on its days, or placed by eye in the last 28 days, less the rungs
+ * that times away took. One time away counts, the longest since: two short ones are no worse than one long one.
  * @param evidence already folded
  */
-export function standingOf(stages: readonly Stage[], evidence: Evidence, asOf: Day): Standing | null {
-  const shown =
-    stages.flatMap((stage) => heldByCleanDays(stage, evidence.attempts, asOf) ?? []).at(-1) ?? null
-  const placed = placedStanding(stages, evidence, asOf)
-  if (!placed) return shown
-  if (!shown) return placed
-  return order(stages, placed.stageId) > order(stages, shown.stageId) ? placed : shown
+export function footingOf(ladder: Ladder, evidence: Evidence, asOf: Day): Footing {
+  const held = [
+    ...ladder.stages.flatMap((stage) => heldByCleanDays(stage, evidence.attempts) ?? []),
+    ...placed(ladder, evidence, asOf),
+  ]
+  if (held.length === 0) return { standing: null, bases: [], topId: null, layoff: null }
+  const active = activeDays(ladder, evidence)
+  const lastDay = active.at(-1) ?? asOf
+  const awayNow = daysBetween(lastDay, asOf)
+  const at = held.map((h) => {
+    const past = longestGap(active, h.day, asOf)
+    const [was, now] = [rungsFor(past), rungsFor(Math.max(past, awayNow))]
+    return {
+      base: { stageId: stepsBelow(ladder.stages, h.stageId, now), by: h.by },
+      rungs: (now - was) as Layoff['rungs'],
+      standing: {
+        ...h,
+        stageId: stepsBelow(ladder.stages, h.stageId, was),
+        before: was > 0 ? { stageId: h.stageId, daysAway: past } : null,
+      },
+    }
+  })
+  // The highest; of two on one stage the one that tells of a time away, then the one shown by work.
+  const rank = ({ standing }: (typeof at)[number]): number =>
+    4 * ladder.order(standing.stageId) + (standing.before ? 2 : 0) + (standing.by === 'clean-days' ? 1 : 0)
+  const top = at.reduce((a, b) => (rank(b) > rank(a) ? b : a))
+  return {
+    standing: top.standing,
+    bases: at.map((h) => h.base),
+    topId: top.base.stageId,
+    layoff: rungsFor(awayNow) > 0 ? { code: 'layoff', daysAway: awayNow, rungs: top.rungs, lastDay } : null,
+  }
 }
 
 /**
  * Held once it was clean on its days: some run of days within the window satisfied the rule. Later poor days do not take
  * the standing away by themselves; stepping back has its own reasons (ruling 7).
  */
-function heldByCleanDays(stage: Stage, attempts: readonly Attempt[], asOf: Day): Standing | null {
+function heldByCleanDays(stage: Stage, attempts: readonly Attempt[]): Held | null {
+  const mine = attempts.filter((a) => a.stageId === stage.id)
+  if (mine.length === 0) return null
   const rule = DAYS_BY_FALL[fallLevel(stage)]
-  const mine = attempts.filter(
-    (a) => a.stageId === stage.id && daysBetween(a.day, asOf) <= EVIDENCE_WINDOW_DAYS,
-  )
   const days = [...new Set(mine.map((a) => a.day))].sort()
-  const isClean = (day: Day): boolean => mine.some((a) => a.day === day && countsAsClean(a))
-  const held = days.some(
-    (_, i) => days.slice(Math.max(0, i + 1 - rule.of), i + 1).filter(isClean).length >= rule.clean,
-  )
-  const clean = days.filter(isClean)
-  const newest = clean.at(-1)
-  if (!held || newest === undefined) return null
-  return {
-    stageId: stage.id,
-    by: 'clean-days',
-    day: newest,
-    evidenceIds: mine.filter((a) => clean.includes(a.day)).map((a) => a.id),
+  const isClean = (day: Day): boolean => mine.some((a) => a.day === day && isCleanWork(a))
+  for (let i = days.length - 1; i >= 0; i -= 1) {
+    const run = days
+      .slice(Math.max(0, i + 1 - rule.of), i + 1)
+      .filter((day) => daysBetween(day, days[i] ?? day) <= EVIDENCE_WINDOW_DAYS && isClean(day))
+    const newest = run.at(-1)
+    if (newest !== undefined && run.length >= rule.clean)
+      return {
+        stageId: stage.id,
+        by: 'clean-days',
+        day: newest,
+        evidenceIds: mine.filter((a) => run.includes(a.day) && isCleanWork(a)).map((a) => a.id),
+      }
   }
+  return null
 }
 
-function placedStanding(stages: readonly Stage[], evidence: Evidence, asOf: Day): Standing | null {
-  const newest = evidence.placements
-    .filter((p) => p.stageId === null || stages.some((s) => s.id === p.stageId))
-    .at(-1)
-  if (!newest?.stageId || daysBetween(newest.day, asOf) > PLACEMENT_DAYS) return null
-  return { stageId: newest.stageId, by: 'placement', day: newest.day, evidenceIds: [newest.id] }
-}
-
-function order(stages: readonly Stage[], id: string): number {
-  return stages.findIndex((stage) => stage.id === id)
+function placed({ order }: Ladder, evidence: Evidence, asOf: Day): Held[] {
+  const newest = evidence.placements.filter((p) => p.stageId === null || order(p.stageId) >= 0).at(-1)
+  if (!newest?.stageId || daysBetween(newest.day, asOf) > PLACEMENT_DAYS) return []
+  return [{ stageId: newest.stageId, by: 'placement', day: newest.day, evidenceIds: [newest.id] }]
 }

@@ -1,6 +1,13 @@
 import type { SegmentName } from '../body/anthropometry'
 import { addDays, type Day } from '../day'
-import type { Attempt, Observation, Placement, Values } from '../readiness/evidence'
+import {
+  PLAIN_RESULT,
+  PLAIN_TRY,
+  type Attempt,
+  type Observation,
+  type Placement,
+  type Values,
+} from '../readiness/evidence'
 import { writeHlc } from '../teaching/hlc'
 import type { Attended } from '../attendance/odds'
 import type { PropItem } from '../props/inventory'
@@ -227,16 +234,10 @@ function addPerson(world: DemoWorld, person: DemoPerson, asOf: Day, random: Rand
   const see = (checkId: string, weeksAgo: number, values: Values): void => {
     world.observations.push({
       ...maker.stamp(day(weeksAgo)),
-      kind: 'observation',
+      ...PLAIN_RESULT,
       studentId,
       checkId,
       values,
-      aided: false,
-      valid: true,
-      faults: [],
-      watched: true,
-      note: '',
-      withdrawn: false,
     })
   }
   if (person.hold) {
@@ -261,17 +262,13 @@ function addPerson(world: DemoWorld, person: DemoPerson, asOf: Day, random: Rand
   for (const work of person.worked ?? []) {
     world.attempts.push({
       ...maker.stamp(day(work.weeksAgo)),
-      kind: 'attempt',
+      ...PLAIN_TRY,
       studentId,
       stageId: work.stage,
-      level: 'practised',
       outcome: work.clean ? 'clean' : 'not-yet',
       exitControlled: work.exit ?? true,
-      help: 'alone',
       faults: work.faults ?? [],
       endedBy: work.clean ? null : 'self',
-      classId: null,
-      withdrawn: false,
     })
   }
   if (person.placedAt)

@@ -1,5 +1,5 @@
 import { addDays, type Day } from '../day'
-import type { Observation } from '../readiness/evidence'
+import { PLAIN_RESULT, type Observation } from '../readiness/evidence'
 import { writeHlc } from '../teaching/hlc'
 import { normal, seeded, uuidAt, type Random } from './random'
 
@@ -71,14 +71,8 @@ function hold(studentId: string, day: Day, seconds: number, i: number, random: R
     day,
     hlc: writeHlc({ ms, counter: 0 }, 'simulated'),
     replaces: null,
-    kind: 'observation',
+    ...PLAIN_RESULT,
     checkId: 'CK-dolphin-hold',
     values: { single: seconds },
-    aided: false,
-    valid: true,
-    faults: [],
-    watched: true,
-    note: '',
-    withdrawn: false,
   }
 }

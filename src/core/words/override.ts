@@ -1,4 +1,4 @@
-import type { OverrideReason } from '../planning/plan'
+import type { OverrideReason } from '../readiness/override'
 
 /** Chips for a version chosen above the decision. */
 export const OVERRIDE_WORD: Record<OverrideReason, string> = {

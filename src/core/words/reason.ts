@@ -2,7 +2,8 @@ import { formatDay } from '../day'
 import { findById, type Library } from '../practice/library'
 import type { Gate, ReadinessCheck } from '../practice/schema'
 import type { Reason } from '../readiness/decide'
-import type { GateResult } from '../readiness/gate'
+import type { GateResult, NotCounted } from '../readiness/gate'
+import type { Standing } from '../readiness/standing'
 import { describeLimit } from './limit'
 import { count, plain } from './number'
 
@@ -10,9 +11,7 @@ import { count, plain } from './number'
 export function describeReason(reason: Reason, practice: Library): string {
   switch (reason.code) {
     case 'standing':
-      return reason.standing.by === 'placement'
-        ? `Placed by eye at ${stageName(practice, reason.standing.stageId)} on ${formatDay(reason.standing.day)}.`
-        : `Stands at ${stageName(practice, reason.standing.stageId)}, clean on ${formatDay(reason.standing.day)}.`
+      return describeStanding(reason.standing, practice)
     case 'no-standing':
       return 'No stage seen clean yet, so the ladder starts at its foot. Placing by eye is quicker if you know this person.'
     case 'gate':
@@ -31,11 +30,21 @@ export function describeReason(reason: Reason, practice: Library): string {
       return `${faultName(practice, reason.faultId)} on two class days, ${formatDay(reason.days[0])} and ${formatDay(reason.days[1])}.`
     case 'exit-not-controlled':
       return `Came out without control on ${formatDay(reason.day)}. Rehearse the way down first.`
+    case 'pain-after-work':
+      return `Pain of ${plain(reason.value)} in ten after the last work, told on ${formatDay(reason.day)}: one rung easier, and a clinician’s word if it stays.`
     case 'layoff':
-      return `${count(reason.daysAway, 'day')} since the last entry (${formatDay(reason.lastDay)}): ${count(reason.rungs, 'rung')} back${reason.rungs === 2 ? ' and fresh checks' : ''}.`
+      return `${count(reason.daysAway, 'day')} since anything was shown here (${formatDay(reason.lastDay)}): ${reason.rungs === 0 ? 'begin again at this rung' : `${count(reason.rungs, 'rung')} back`}${reason.rungs === 2 ? ' and fresh checks' : ''}.`
     case 'top-of-ladder':
       return 'The top of this ladder. Hold it well, or deepen it.'
   }
+}
+
+function describeStanding({ by, stageId, day, before }: Standing, practice: Library): string {
+  const name = stageName(practice, stageId)
+  const on = formatDay(day)
+  if (before)
+    return `Stands at ${name}: ${stageName(practice, before.stageId)} was ${by === 'placement' ? 'placed by eye' : 'clean'} on ${on}, and ${count(before.daysAway, 'day')} away since took it back.`
+  return by === 'placement' ? `Placed by eye at ${name} on ${on}.` : `Stands at ${name}, clean on ${on}.`
 }
 
 /** A gate with what was asked and what was seen. */
@@ -50,7 +59,7 @@ export function describeGate(result: GateResult, practice: Library): string {
     case 'unknown':
       return `${asked}: not checked yet.`
     case 'met':
-      return `${asked}: met, ${seen}.`
+      return `${asked}: met, ${seen}${renewed(result)}.`
     case 'confirm': {
       const days =
         result.cleanDays < result.neededDays
@@ -65,10 +74,21 @@ export function describeGate(result: GateResult, practice: Library): string {
   }
 }
 
+function renewed({ renewedDay }: GateResult): string {
+  return renewedDay === null ? '' : `, shown anew by harder work on ${formatDay(renewedDay)}`
+}
+
+/** Why an entry proves nothing. */
+export const NOT_COUNTED: Readonly<Record<NotCounted, string>> = {
+  invalid: 'the shape was not kept',
+  'void-fault': 'a fault was marked that voids it',
+  aided: 'with an aid',
+  helped: 'with hands helping',
+  unwatched: 'nobody watched',
+}
+
 function notCounted(result: GateResult): string {
-  if (result.notCounted === 'invalid') return ' (the shape was not kept)'
-  if (result.notCounted === 'aided') return ' (with an aid)'
-  return result.notCounted === 'unwatched' ? ' (nobody watched)' : ''
+  return result.notCounted === null ? '' : ` (${NOT_COUNTED[result.notCounted]})`
 }
 
 /** What a gate asks: `Dolphin hold at least 30 s`; a yes-or-no check asks for its own name. */
@@ -76,7 +96,7 @@ export function describeAsked(gate: Gate, check: ReadinessCheck): string {
   if (gate.op === 'yes') return check.name
   if (gate.op === 'recorded') return `${check.name}, known`
   const sign = gate.op === '>=' ? 'at least' : 'at most'
-  return `${check.name} ${sign} ${shown(check, gate.value ?? 0)}${gate.side === 'each' ? ' each side' : ''}`
+  return `${check.name} ${sign} ${shown(check, gate.value ?? 0)}${gate.side === 'each' ? ' each side' : gate.side === 'either' ? ' on one side' : ''}`
 }
 
 /** A value with its unit. */

@@ -1,7 +1,8 @@
 'use server'
 
 import { z } from 'zod'
-import { OVERRIDE_REASONS, type Lock } from '@/core/planning/plan'
+import type { Lock } from '@/core/planning/plan'
+import { OVERRIDE_REASONS } from '@/core/readiness/override'
 import { parseQuantity } from '@/core/entry'
 import { describeQuantity } from '@/core/words/entry'
 import { describePlanRefusal } from '@/core/words/plan'

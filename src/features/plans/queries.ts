@@ -5,7 +5,7 @@ import { formatDay, nextWeekday } from '@/core/day'
 import { greedyPlan } from '@/core/planning/greedy'
 import type { ClassBrief, Participant, Plan, PlanBlock, Version } from '@/core/planning/plan'
 import { validatePlan } from '@/core/planning/validate'
-import { allowedStages } from '@/core/planning/versions'
+import { allowedStages } from '@/core/readiness/allowed'
 import { findById, library } from '@/core/practice/library'
 import { solveSetup } from '@/core/setups/catalogue'
 import { count, length } from '@/core/words/number'
@@ -34,7 +34,7 @@ function briefOf(
       standingId: decision.standing?.stageId ?? null,
       targetId: decision.targetId,
       outcome: decision.outcome,
-      looked: decision.targetId === null ? null : (judge.looked(id, decision.targetId)?.answer ?? null),
+      looked: decision.targetId === null ? null : judge.looked(id, decision.targetId),
       // Tonight's check-in lowers what is planned and leaves the standing as it is.
       limits: judge.tonight(id),
     }

@@ -3,6 +3,7 @@
 import { z } from 'zod'
 import { parseQuantity } from '@/core/entry'
 import type { ReadinessCheck } from '@/core/practice/schema'
+import { OVERRIDE_REASONS } from '@/core/readiness/override'
 import { describeQuantity } from '@/core/words/entry'
 import { appendObservation, appendPlacement, evidenceOf } from '@/db/evidence'
 import { addOfferTap } from '@/db/offers'
@@ -20,6 +21,11 @@ const observationFields = z.object({
   left: z.string().optional(),
   right: z.string().optional(),
   aided: z.boolean(),
+  aid: z.string().trim().max(40, 'The aid: 40 characters at most.').default(''),
+  help: z.enum(['alone', 'touched', 'carried']).default('alone'),
+  arms: z.enum(['fresh', 'spent']).nullable().default(null),
+  observer: z.string().trim().max(80, 'Who records: 80 characters at most.').default(''),
+  classId: idField.nullable().default(null),
   /** Head stayed clear and elbows stayed in, or the check's own shape kept. */
   valid: z.boolean(),
   watched: z.boolean(),
@@ -78,7 +84,18 @@ export const placeByEye = action(
 
 /** The teacher has looked at an offer. */
 export const answerOffer = action(
-  z.object({ id: idField, studentId: idField, stageId: stageField, answer: z.enum(['accept', 'hold-back']) }),
+  z
+    .object({
+      id: idField,
+      studentId: idField,
+      stageId: stageField,
+      answer: z.enum(['accept', 'hold-back', 'override']),
+      reason: z.enum(OVERRIDE_REASONS).nullable().default(null),
+    })
+    .refine((tap) => tap.answer !== 'override' || tap.reason !== null, {
+      path: ['reason'],
+      message: 'Say why: pick one of the reasons.',
+    }),
   ({ db, studio, nowMs }, tap) => {
     if (!findStudent(db, tap.studentId)) return problem('This person is not in the studio any more.')
     addOfferTap(db, { ...tap, by: studio.teacher, atMs: nowMs })

@@ -1,7 +1,8 @@
 'use server'
 
 import { z } from 'zod'
-import type { Evidence } from '@/core/readiness/evidence'
+import { PLAIN_TRY, type Evidence } from '@/core/readiness/evidence'
+import type { Plan } from '@/core/planning/plan'
 import { foldRun } from '@/core/teaching/class-run'
 import { appendClassEvent, eventsOf, findClass, keepDecisions } from '@/db/classes'
 import { appendAttempt, attemptsOfClass } from '@/db/evidence'
@@ -48,7 +49,16 @@ export const recordAttempt = action(
     const record = findClass(ctx.db, fact.classId)
     if (!record?.roster.includes(fact.studentId))
       return problem('This person is not on the list of that class.')
-    appendAttempt(ctx.db, { ...fact, kind: 'attempt', day: ctx.today }, { deviceId, deviceSeq })
+    appendAttempt(
+      ctx.db,
+      {
+        ...PLAIN_TRY,
+        ...fact,
+        setupId: setupInPlan(record.plan, fact.studentId, fact.stageId),
+        day: ctx.today,
+      },
+      { deviceId, deviceSeq },
+    )
     // Something that arrives after the end, from a tablet that was out of reach, still counts.
     if (foldRun(eventsOf(ctx.db, fact.classId)).state === 'ended')
       keepDecisions(ctx.db, fact.classId, decisionsAround(ctx, fact.classId, record.roster))
@@ -56,6 +66,14 @@ export const recordAttempt = action(
   },
   { refresh: false },
 )
+
+/** The setup that the plan gave somebody for a stage, where it did. */
+function setupInPlan(plan: Plan | null, studentId: string, stageId: string): string | null {
+  const versions = (plan?.blocks ?? []).flatMap((b) =>
+    b.kind === 'skill' || b.kind === 'waves' ? b.versions : [],
+  )
+  return versions.find((v) => v.studentId === studentId && v.stageId === stageId)?.setupId ?? null
+}
 
 /** What would have been decided without this class, and what is decided with it. */
 function decisionsAround(ctx: Context, classId: string, roster: readonly string[]) {

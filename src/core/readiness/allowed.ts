@@ -1,0 +1,46 @@
+import type { Library } from '../practice/library'
+import type { Stage } from '../practice/schema'
+import { asStrictAs, judgeLoad, NOT_ASKED, type Caps } from '../screening/caps'
+import { waitsForScreening, type Decision } from './decide'
+import { withPredecessors } from './ladder'
+import { mayBePlanned, type OfferTap } from './offers'
+
+/** What decides how far somebody may go: the decision, what limits it, and the teacher's own look. */
+export type Reach = {
+  readonly standingId: string | null
+  readonly targetId: string | null
+  readonly outcome: Decision['outcome']
+  /** What they may carry; nobody asked where absent. */
+  readonly limits?: Caps
+  /** The teacher’s answer to what is offered; null where nobody has looked. */
+  readonly looked?: Pick<OfferTap, 'answer' | 'reason'> | null
+}
+
+/**
+ * Nothing that limits close is done, and nothing that leaves the floor or goes fully upside down while the health screen
+ * is not recorded.
+ */
+function isOpen(stage: Stage, limits: Caps = NOT_ASKED): boolean {
+  const closed = asStrictAs(judgeLoad(stage.load, limits).verdict, 'left-out')
+  return !closed && (limits.answered || !waitsForScreening(stage.load))
+}
+
+/**
+ * Stages somebody may do, in ladder order: what they hold, and the next where it is offered, wants one more look, or the
+ * teacher goes above what is recorded. Never above the decision otherwise.
+ */
+export function allowedStages(practice: Library, reach: Reach): Stage[] {
+  const { standingId, targetId, outcome, limits, looked = null } = reach
+  const open = new Set<string>()
+  if (outcome === 'step-back') {
+    if (targetId) for (const id of withPredecessors(practice.stages, targetId)) open.add(id)
+  } else {
+    if (standingId) for (const id of withPredecessors(practice.stages, standingId)) open.add(id)
+    const target = practice.stages.find((s) => s.id === targetId)
+    const answer = looked?.answer ?? null
+    const next =
+      outcome === 'offer' || outcome === 'once-more' || standingId === null || answer === 'override'
+    if (target && next && mayBePlanned(target, answer)) open.add(target.id)
+  }
+  return practice.stages.filter((stage) => open.has(stage.id) && isOpen(stage, limits))
+}

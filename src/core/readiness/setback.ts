@@ -1,0 +1,136 @@
+import { daysBetween, type Day } from '../day'
+import { findById } from '../practice/library'
+import type { Fault } from '../practice/schema'
+import { resultsOf, type Attempt, type Evidence } from './evidence'
+import { isCleanWork } from './favourable'
+import { predecessorOf, type Ladder } from './ladder'
+
+/** A reason of somebody's own to go one rung easier, with the stage at which it was seen. */
+export type Setback =
+  | {
+      readonly code: 'own-fault-severe'
+      readonly stageId: string
+      readonly faultId: string
+      readonly day: Day
+      readonly evidenceIds: readonly string[]
+    }
+  | {
+      readonly code: 'own-fault-twice'
+      readonly stageId: string
+      readonly faultId: string
+      readonly days: readonly [Day, Day]
+      readonly evidenceIds: readonly string[]
+    }
+  | {
+      readonly code: 'exit-not-controlled'
+      readonly stageId: string
+      readonly day: Day
+      readonly evidenceIds: readonly string[]
+    }
+
+export type PainAfterWork = {
+  readonly code: 'pain-after-work'
+  readonly value: number
+  readonly day: Day
+  readonly evidenceIds: readonly string[]
+}
+
+/** A next-day report from here steps back one rung (drills-and-checks.md CK-symptoms-after), 0–10. */
+const PAIN_FROM = 4
+const SYMPTOMS = 'CK-symptoms-after'
+/** A setback that nobody has worked on since counts this long, days: then the checks are stale anyway. */
+const SETBACK_DAYS = 42
+
+/**
+ * Setbacks of a family that are not behind somebody yet, gravest first. One is over after a later day of clean work, at
+ * least at the rung below the stage, without the same again: so a day that merely shows less does not end it. Only the
+ * student's own faults count (ruling 7).
+ * @param evidence already folded
+ */
+export function setbacksOf(
+  ladder: Ladder,
+  evidence: Evidence,
+  faults: readonly Fault[],
+  asOf: Day,
+): Setback[] {
+  const own = evidence.attempts.filter(
+    (a) =>
+      ladder.order(a.stageId) >= 0 &&
+      (a.endedBy === null || a.endedBy === 'self') &&
+      daysBetween(a.day, asOf) <= SETBACK_DAYS,
+  )
+  const at = [...new Set(own.map((a) => a.stageId))]
+  return at
+    .flatMap((stageId) => atStage(ladder, stageId, own, faults))
+    .sort((a, b) => GRAVEST.indexOf(a.code) - GRAVEST.indexOf(b.code) || (newestOf(a) < newestOf(b) ? 1 : -1))
+}
+
+const GRAVEST: readonly Setback['code'][] = ['own-fault-severe', 'exit-not-controlled', 'own-fault-twice']
+
+function newestOf(setback: Setback): Day {
+  return setback.code === 'own-fault-twice' ? setback.days[1] : setback.day
+}
+
+function atStage(
+  ladder: Ladder,
+  stageId: string,
+  own: readonly Attempt[],
+  faults: readonly Fault[],
+): Setback[] {
+  const here = own.filter((a) => a.stageId === stageId)
+  const from = ladder.order(predecessorOf(ladder.stages, stageId)?.id ?? stageId)
+  const cleanDays = [
+    ...new Set(own.filter((a) => ladder.order(a.stageId) >= from && isCleanWork(a)).map((a) => a.day)),
+  ]
+  /** Tries that show something, after the last clean day that did not show it. */
+  const left = (shows: (a: Attempt) => boolean): Attempt[] => {
+    const seen = here.filter(shows)
+    if (seen.length === 0) return []
+    const days = new Set(seen.map((a) => a.day))
+    const over = cleanDays
+      .filter((day) => !days.has(day))
+      .sort()
+      .at(-1)
+    return seen.filter((a) => over === undefined || a.day > over)
+  }
+  const graded = (severity: number): string[] =>
+    [...new Set(here.flatMap((a) => a.faults))].filter((id) => {
+      const fault = findById(faults, id)
+      return fault.own && fault.severity === severity
+    })
+  const severe = graded(3).flatMap((faultId): Setback[] => {
+    const newest = left((a) => a.faults.includes(faultId)).at(-1)
+    return newest
+      ? [{ code: 'own-fault-severe', stageId, faultId, day: newest.day, evidenceIds: [newest.id] }]
+      : []
+  })
+  const loose = left((a) => !a.exitControlled).at(-1)
+  const exit: Setback[] = loose
+    ? [{ code: 'exit-not-controlled', stageId, day: loose.day, evidenceIds: [loose.id] }]
+    : []
+  const twice = graded(2).flatMap((faultId): Setback[] => {
+    const seen = left((a) => a.faults.includes(faultId))
+    const days = [...new Set(seen.map((a) => a.day))].sort()
+    const [first, second] = days.slice(-2)
+    if (first === undefined || second === undefined) return []
+    return [
+      {
+        code: 'own-fault-twice',
+        stageId,
+        faultId,
+        days: [first, second],
+        evidenceIds: seen.filter((a) => a.day === second).map((a) => a.id),
+      },
+    ]
+  })
+  return [...severe, ...exit, ...twice]
+}
+
+/** Pain after the last work above what is kept up with, from the newest report while it is fresh. */
+export function painAfterWork(evidence: Evidence, freshDays: number, asOf: Day): PainAfterWork | null {
+  const newest = resultsOf(evidence.observations, SYMPTOMS).at(-1)
+  const value = newest?.values.single
+  if (!newest || value === undefined || value < PAIN_FROM) return null
+  if (daysBetween(newest.day, asOf) > freshDays) return null
+  return { code: 'pain-after-work', value, day: newest.day, evidenceIds: [newest.id] }
+}
