@@ -17,7 +17,7 @@ const load = async () => ({
   students: await import('./students/actions'),
   studentQueries: await import('./students/queries'),
   readiness: await import('./readiness/actions'),
-  readinessQueries: await import('./readiness/queries'),
+  readinessQueries: await import('./readiness/person-queries'),
   plans: await import('./plans/actions'),
   planQueries: await import('./plans/queries'),
   teaching: await import('./teaching/actions'),

@@ -20,7 +20,8 @@ const load = async () => ({
   actions: await import('./setups/actions'),
   queries: await import('./setups/queries'),
   readiness: await import('./readiness/actions'),
-  board: await import('./readiness/queries'),
+  board: await import('./readiness/board-queries'),
+  families: await import('./readiness/families'),
   round: await import('./readiness/round-queries'),
   context: await import('./context'),
 })
@@ -118,8 +119,8 @@ describe('offers and rounds', () => {
     expect(families).toHaveLength(6)
     expect(rows).toHaveLength(14)
     expect(rows.find((r) => r.name === 'Ravi Ellender')?.cells.every((c) => c.outcome === 'build')).toBe(true)
-    expect(app.board.familyAsked('CR')).toBe('CR')
-    expect(app.board.familyAsked('nonsense')).toBe('FS')
+    expect(app.families.familyAsked('CR')).toBe('CR')
+    expect(app.families.familyAsked('nonsense')).toBe('FS')
   })
   it('suggests a round that fits eight minutes and asks only standing checks', () => {
     const data = app.round.roundData(world.classes.at(-1)?.id ?? '')

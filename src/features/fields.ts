@@ -41,6 +41,9 @@ export const noteField = z.string().trim().max(280, 'A note may have 280 charact
 export const stageField = z
   .string()
   .refine((id) => library().stages.some((s) => s.id === id), 'That stage is not in the practice.')
+export const setupField = z
+  .string()
+  .refine((id) => library().setups.some((s) => s.id === id), 'That setup is not in the practice.')
 export const faultsField = z
   .array(z.string())
   .max(12)

@@ -7,6 +7,7 @@ import {
   type Layers,
   type Resolved,
 } from '@/core/approaches/resolve'
+import type { Day } from '@/core/day'
 import { library } from '@/core/practice/library'
 import type { Family } from '@/core/practice/schema'
 import { decide, type Decision, type Ways } from '@/core/readiness/decide'
@@ -43,6 +44,8 @@ export type Judge = {
 type Ask = {
   readonly family?: Family
   readonly evidence?: Evidence
+  /** Another day than today: what was known then, and the limits that stood then. */
+  readonly asOf?: Day
   /** Choices to try out in place of those stored. */
   readonly layers?: (stored: Layers) => Layers
 }
@@ -59,13 +62,14 @@ export function judgeFor(ctx: Context, classId: string | null = null): Judge {
   const known = new Map<string, Caps>()
 
   const health = (id: string): HealthFile => files.get(id) ?? EMPTY_HEALTH
-  const limits = (id: string): Caps => {
-    const found = known.get(id)
-    if (found) return found
+  const limitsOn = (id: string, day: Day): Caps => {
     const { screening, clearances } = health(id)
-    const made = together(capsOf(practice, screening, clearances, today), room)
-    known.set(id, made)
-    return made
+    return together(capsOf(practice, screening, clearances, day), room)
+  }
+  const limits = (id: string): Caps => {
+    const found = known.get(id) ?? limitsOn(id, today)
+    known.set(id, found)
+    return found
   }
   const checkIn = (id: string): CheckIn | null => checkInOf(health(id).checkIns, today)
   const resolve = (layers: Layers): ReadonlyMap<string, Resolved> =>
@@ -88,7 +92,21 @@ export function judgeFor(ctx: Context, classId: string | null = null): Judge {
     looked: (id, stageId) => answerTo(taps, id, stageId, ctx.nowMs),
     decide: (
       id,
-      { family = 'FS', evidence = facts.get(id) ?? NO_EVIDENCE, layers = (l: Layers) => l } = {},
-    ) => decide(practice, family, id, evidence, limits(id), today, waysFor(id, layers)),
+      {
+        family = 'FS',
+        evidence = facts.get(id) ?? NO_EVIDENCE,
+        asOf = today,
+        layers = (l: Layers) => l,
+      } = {},
+    ) =>
+      decide(
+        practice,
+        family,
+        id,
+        evidence,
+        asOf === today ? limits(id) : limitsOn(id, asOf),
+        asOf,
+        waysFor(id, layers),
+      ),
   }
 }

@@ -23,7 +23,7 @@ export function StatusMark({ outcome, size = 26 }: { outcome: Outcome; size?: nu
         aria-hidden="true"
         fill="none"
         stroke="var(--ink)"
-        strokeWidth="2.2"
+        strokeWidth="2.6"
         strokeLinecap="round"
       >
         {SHAPE[outcome]}

@@ -40,8 +40,22 @@ const clay: MantineColorsTuple = [
   '#462214',
 ]
 
+/** Warm greys, so that quiet fills sit on the paper and not beside it. */
+const gray: MantineColorsTuple = [
+  '#f8f4eb',
+  '#f1ebdf',
+  '#e6decf',
+  '#d6ccba',
+  '#bcb19e',
+  '#8f8675',
+  '#6f6759',
+  '#575045',
+  '#3f3a32',
+  '#2a2721',
+]
+
 export const theme = createTheme({
-  colors: { plum, slate, clay },
+  colors: { plum, slate, clay, gray },
   primaryColor: 'plum',
   primaryShade: { light: 7, dark: 6 },
   autoContrast: true,
@@ -55,6 +69,9 @@ export const theme = createTheme({
     Textarea: { defaultProps: { size: 'md' } },
     Select: { defaultProps: { size: 'md', allowDeselect: false } },
     NumberInput: { defaultProps: { size: 'md' } },
+    Autocomplete: { defaultProps: { size: 'md' } },
+    MultiSelect: { defaultProps: { size: 'md' } },
+    Chip: { defaultProps: { variant: 'outline' } },
     Checkbox: { defaultProps: { size: 'md' } },
   },
 })

@@ -1,6 +1,8 @@
 'use client'
 
 import { useCallback, useEffect, useRef, useState } from 'react'
+import { elapsedMs, type Moment } from '@/core/elapsed'
+import { momentNow } from './moment'
 
 export type Stopwatch = {
   readonly running: boolean
@@ -10,17 +12,14 @@ export type Stopwatch = {
   readonly reset: () => void
 }
 
-/**
- * Seconds since start on the monotonic clock. If the device sleeps, that clock stands still on some systems, so wall
- * time is taken where it has run further.
- */
+/** Seconds since start, right across a sleep of the device and a clock that is set. */
 export function useStopwatch(): Stopwatch {
   const [running, setRunning] = useState(false)
   const [seconds, setSeconds] = useState(0)
-  const began = useRef({ monotonic: 0, wall: 0 })
+  const began = useRef<Moment | null>(null)
 
   const elapsed = useCallback(
-    () => Math.max(performance.now() - began.current.monotonic, Date.now() - began.current.wall) / 1000,
+    () => (began.current === null ? 0 : elapsedMs(began.current, momentNow()) / 1000),
     [],
   )
   useEffect(() => {
@@ -30,7 +29,7 @@ export function useStopwatch(): Stopwatch {
   }, [running, elapsed])
 
   const start = useCallback(() => {
-    began.current = { monotonic: performance.now(), wall: Date.now() }
+    began.current = momentNow()
     setSeconds(0)
     setRunning(true)
   }, [])

@@ -104,17 +104,3 @@ function quantile(sorted: readonly number[], share: number): number {
   const [low, high] = [sorted[Math.floor(at)] ?? 0, sorted[Math.ceil(at)] ?? 0]
   return low + (high - low) * (at - Math.floor(at))
 }
-
-/** Chance that a kick arrives, among the next five: newer tries count for more, and nobody starts from certainty. */
-export function kickChance(tries: readonly boolean[]): { readonly chance: number; readonly ofNext: number } {
-  const FADE = 0.9
-  let came = 1
-  let all = 2
-  tries.forEach((ok, i) => {
-    const weight = FADE ** (tries.length - 1 - i)
-    all += weight
-    if (ok) came += weight
-  })
-  const chance = came / all
-  return { chance, ofNext: Math.round(5 * chance) }
-}

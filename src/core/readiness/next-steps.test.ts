@@ -9,8 +9,9 @@ import { decide } from './decide'
 import { proposeFade, proposeFades, sideBySide, trialsOf } from './fade'
 import { helpWith } from './fault-help'
 import type { Attempt } from './evidence'
-import { forecastGate, kickChance, theilSen } from './forecast'
+import { forecastGate, theilSen } from './forecast'
 import type { GateResult } from './gate'
+import { kickOutlook, kicksAt } from './kicks'
 import { checkName, covers, prescribe } from './prescribe'
 import { turningPoints } from './replay'
 import { tonightsCeiling } from './tonight'
@@ -63,20 +64,38 @@ describe('forecast', () => {
 })
 
 describe('chance of a kick', () => {
-  it('by hand: nobody yet is one in two; one that came is two in three', () => {
-    expect(kickChance([]).chance).toBe(0.5)
-    expect(kickChance([true]).chance).toBeCloseTo(2 / 3, 12)
+  it('by hand: nobody yet is one in two, and any number of the next five is as likely as another', () => {
+    expect(kickOutlook([])).toEqual({ tries: 0, chance: 0.5, from: 0, to: 5 })
+    // Beta(2, 1): P(k of 5) = (k + 1) / 21, so 0.1 is passed at one and 0.9 at five.
+    expect(kickOutlook([true])).toMatchObject({ from: 1, to: 5 })
+    expect(kickOutlook([true]).chance).toBeCloseTo(2 / 3, 12)
+    // Beta(1, 2) is its mirror.
+    expect(kickOutlook([false])).toMatchObject({ from: 0, to: 4 })
   })
   it('newer tries count for more, and never to certainty', () => {
-    expect(kickChance([false, false, true, true]).chance).toBeGreaterThan(
-      kickChance([true, true, false, false]).chance,
+    expect(kickOutlook([false, false, true, true]).chance).toBeGreaterThan(
+      kickOutlook([true, true, false, false]).chance,
     )
     fc.assert(
       fc.property(fc.array(fc.boolean(), { maxLength: 40 }), (tries) => {
-        const { chance, ofNext } = kickChance(tries)
-        expect(chance > 0 && chance < 1 && ofNext >= 0 && ofNext <= 5).toBe(true)
+        const { chance, from, to } = kickOutlook(tries)
+        expect(chance > 0 && chance < 1 && from >= 0 && from <= to && to <= 5).toBe(true)
+        expect(kickOutlook([...tries, true]).chance).toBeGreaterThan(kickOutlook([...tries, false]).chance)
       }),
     )
+  })
+  it('reads tries that left the floor, by the leg that led, and not those that a stop ended', () => {
+    const kick = (level: Attempt['level'], part: Partial<Attempt> = {}) => did('FS-09', 1, { level, ...part })
+    const facts = evidence(
+      kick('touched', { lead: 'left' }),
+      kick('hop', { lead: 'right' }),
+      kick('practised'),
+      kick('hop', { outcome: 'stopped' }),
+      did('FS-09', 50, { level: 'held' }),
+    )
+    const at = new Set(['FS-09'])
+    expect(kicksAt(at, facts, TODAY)).toEqual([true, false])
+    expect([kicksAt(at, facts, TODAY, 'left'), kicksAt(at, facts, TODAY, 'right')]).toEqual([[true], [false]])
   })
 })
 

@@ -1,4 +1,5 @@
 import type { SegmentName } from '../body/anthropometry'
+import type { AttemptLevel } from '../readiness/evidence'
 
 /** How somebody in the demo world is and how they came along; every value is invented. */
 export type DemoPerson = {
@@ -22,6 +23,11 @@ export type DemoPerson = {
     clean: boolean
     faults?: readonly string[]
     exit?: boolean
+    /** The setup it was done in, where it is not the stage’s usual one. */
+    setup?: string
+    level?: AttemptLevel
+    lead?: 'left' | 'right'
+    seconds?: number
   }[]
   readonly placedAt?: { stage: string; weeksAgo: number }
   /** Weeks since last seen; 0 came last time. */
@@ -30,6 +36,31 @@ export type DemoPerson = {
 
 const clean = (stage: string, ...weeks: number[]): NonNullable<DemoPerson['worked']> =>
   weeks.map((weeksAgo) => ({ stage, weeksAgo, clean: true }))
+
+/** Kicks in one class, legs leading in turn. */
+const kicks = (
+  stage: string,
+  weeksAgo: number,
+  ...levels: AttemptLevel[]
+): NonNullable<DemoPerson['worked']> =>
+  levels.map((level, i) => ({
+    stage,
+    weeksAgo,
+    clean: level === 'touched' || level === 'held',
+    level,
+    lead: i % 2 === 0 ? 'left' : 'right',
+  }))
+
+/** Timed tries in turns, with an aid and without. */
+const inTurns = (
+  stage: string,
+  weeksAgo: number,
+  setups: readonly [string, string],
+  pairs: readonly (readonly [number, number])[],
+): NonNullable<DemoPerson['worked']> =>
+  pairs.flatMap((pair) =>
+    setups.map((setup, i) => ({ stage, weeksAgo, clean: true, setup, seconds: pair[i as 0 | 1] })),
+  )
 
 /** The fourteen people of the Boathouse Room. */
 export const DEMO_PEOPLE: readonly DemoPerson[] = [
@@ -78,7 +109,20 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
     pelvicSet: true,
     plankS: 50,
     driftCm: 1,
-    worked: clean('FS-05', 3, 0),
+    worked: [
+      ...clean('FS-05', 3),
+      ...inTurns(
+        'FS-05',
+        0,
+        ['SETUP-dolphin-block', 'SETUP-dolphin-plain'],
+        [
+          [12, 9],
+          [13, 10],
+          [12, 8],
+          [14, 9],
+        ],
+      ),
+    ],
   },
   {
     name: 'Bertram Oake',
@@ -166,7 +210,11 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
     pelvicSet: true,
     plankS: 60,
     driftCm: 1,
-    worked: clean('FS-09', 2, 1, 0),
+    worked: [
+      ...clean('FS-09', 2),
+      ...kicks('FS-09', 1, 'hop', 'hop', 'touched', 'hop'),
+      ...kicks('FS-09', 0, 'touched', 'hop', 'held', 'touched', 'touched', 'hop'),
+    ],
   },
   { name: 'Ravi Ellender', statureCm: null, hold: null },
 ]

@@ -16,7 +16,7 @@ import type { Room } from '../room/room'
 import { isHealth, type Answer } from '../screening/answers'
 import type { Clearance } from '../screening/clearance'
 import type { CheckIn } from '../screening/tonight'
-import { library } from '../practice/library'
+import { findById, library } from '../practice/library'
 import { answersOf, cameBy, clearanceOf, DEMO_CHECK_INS, DEMO_HEALTH } from './demo-health'
 import { DEMO_EMERGENCY, DEMO_ROOM, demoCupboard } from './demo-room'
 import { DEMO_PEOPLE, type DemoPerson } from './demo-people'
@@ -265,6 +265,10 @@ function addPerson(world: DemoWorld, person: DemoPerson, asOf: Day, random: Rand
       ...PLAIN_TRY,
       studentId,
       stageId: work.stage,
+      setupId: work.setup ?? findById(library().stages, work.stage).setups[0] ?? null,
+      level: work.level ?? 'practised',
+      lead: work.lead ?? null,
+      seconds: work.seconds ?? null,
       outcome: work.clean ? 'clean' : 'not-yet',
       exitControlled: work.exit ?? true,
       faults: work.faults ?? [],

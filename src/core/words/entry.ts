@@ -1,4 +1,6 @@
 import type { NameRefusal, QuantityRefusal } from '../entry'
+import type { ReadinessCheck } from '../practice/schema'
+import type { CardRefusal } from '../readiness/read-values'
 import { plain } from './number'
 
 /** What a refused number says beside its field. */
@@ -11,6 +13,24 @@ export function describeQuantity(refusal: QuantityRefusal, what: string, unit = 
       return `“${refusal.typed.slice(0, 24)}” is not a number.`
     case 'quantity-out-of-range':
       return `${plain(refusal.value)}${suffix} is outside ${plain(refusal.min)} to ${plain(refusal.max)}${suffix}. Check it for a slip.`
+  }
+}
+
+/** What a refused cell of the check card says. */
+export function describeCell(refusal: CardRefusal, check: Pick<ReadinessCheck, 'unit' | 'kind'>): string {
+  switch (refusal.code) {
+    case 'sides-missing':
+      return 'Both sides, please: left/right, such as 6/5.'
+    case 'one-side-only':
+      return 'This check has no sides: one value.'
+    case 'unknown-mark':
+      return `No fault on the card has the letter “${refusal.mark}”.`
+    default:
+      return describeQuantity(
+        refusal,
+        `a result in ${check.unit}`,
+        check.kind === 'level' || check.kind === 'yes-no' ? '' : check.unit,
+      )
   }
 }
 

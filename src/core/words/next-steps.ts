@@ -1,10 +1,14 @@
+import { formatDay } from '../day'
 import { findById, type Library } from '../practice/library'
 import type { ReadinessCheck } from '../practice/schema'
 import type { Cause, CauseEvidence, FaultHelp } from '../readiness/fault-help'
 import type { Forecast } from '../readiness/forecast'
+import type { FadeProposal, SetupTrial } from '../readiness/fade'
+import type { KickOutlook } from '../readiness/kicks'
 import { checkName, type Prescribed } from '../readiness/prescribe'
+import type { Ceiling } from '../readiness/tonight'
 import { count, percent, plain } from './number'
-import { shown } from './reason'
+import { faultName, shown, stageName } from './reason'
 
 /** How a result has been going, as a range and never a date. */
 export function describeForecast(check: ReadinessCheck, forecast: Forecast): string {
@@ -30,6 +34,52 @@ export function describePrescribed(practice: Library, prescribed: Prescribed): s
       : `about ${percent(Math.round(doseShare * 10) / 10)} of the usual dose`
   const sides = [easier ? `Easier: ${easier}` : '', harder ? `Harder: ${harder}` : ''].filter((t) => t !== '')
   return `${drill.name}, ${minutes} min, ${dose}, for ${covers.map((c) => checkName(practice, c).toLowerCase()).join(' and ')}. ${sides.join(' ')}`.trim()
+}
+
+/** What a prop may do next, with the days it comes from. */
+export function describeFade(practice: Library, fade: FadeProposal): string {
+  const [stage, used] = [stageName(practice, fade.stageId), setupName(practice, fade.setupId)]
+  if (fade.code === 'restore')
+    return `${stage}: “${faultName(practice, fade.faultId)}” came back twice on ${formatDay(fade.day)} without ${used}. Put it back.`
+  const days = fade.days.map(formatDay).join(' and ')
+  return `${stage}: clean with ${used} on ${days}. Next with less: ${setupName(practice, fade.to)}.`
+}
+
+/** What alternate tries showed, and how sure. */
+export function describeTrial(practice: Library, trial: SetupTrial): string {
+  const [withAid, without] = [trial.with, trial.without].map((id) => setupName(practice, id))
+  const seconds = plain(Math.round(Math.abs(trial.difference) * 10) / 10)
+  const shown =
+    trial.difference === 0 ? 'no difference' : `${seconds} s ${trial.difference > 0 ? 'longer' : 'shorter'}`
+  return `${stageName(practice, trial.stageId)}, ${formatDay(trial.day)}: ${shown} with ${without} than with ${withAid}, over ${count(trial.pairs, 'pair')}; ${sureness(trial.sure)}.`
+}
+
+/** Three pairs can be at most three quarters sure, four seven eighths: from there a difference is worth acting on. */
+function sureness(sure: number): string {
+  const share = percent(sure)
+  return sure >= 0.85 ? `${share} sure` : `only ${share} sure: more pairs would tell`
+}
+
+/** How kicks have been arriving, and what the next five may bring. */
+export function describeKicks({ tries, chance, from, to }: KickOutlook, who: string): string {
+  const next = from === to ? `${to}` : `${from} to ${to}`
+  return `${who}: about ${percent(Math.round(chance * 20) / 20)} arrive (${count(tries, 'try', 'tries')} in six weeks); of the next five, ${next}.`
+}
+
+/** How far tonight goes, without a word of why. */
+export function describeCeiling(practice: Library, { stageId, usualId, lowered }: Ceiling): string {
+  if (!lowered)
+    return usualId === null
+      ? 'Tonight: as it stands, nothing of this ladder is open.'
+      : `Tonight: as it stands, up to ${stageName(practice, usualId)}.`
+  const upTo = stageId === null ? 'nothing of this ladder' : `up to ${stageName(practice, stageId)}`
+  return `Tonight: ${upTo}. The standing stays as it is.`
+}
+
+/** A setup's name in the middle of a sentence. */
+function setupName(practice: Library, id: string): string {
+  const { name } = findById(practice.setups, id)
+  return name.charAt(0).toLowerCase() + name.slice(1)
 }
 
 const CAUSES: Readonly<Record<Cause, string>> = {

@@ -1,12 +1,20 @@
 import 'server-only'
+import { formatDay } from '@/core/day'
+import type { Spans } from '@/core/body/spans'
 import { findById, library } from '@/core/practice/library'
 import type { ReadinessCheck } from '@/core/practice/schema'
-import { checkNext, roundMinutes, suggestedRound } from '@/core/readiness/check-next'
+import { checkNext, roundMinutes, suggestedRound, type CheckWorth } from '@/core/readiness/check-next'
+import type { Decision } from '@/core/readiness/decide'
+import { foldEvidence, type Observation } from '@/core/readiness/evidence'
+import { cardFaults } from '@/core/readiness/read-values'
 import { shown, faultName } from '@/core/words/reason'
+import { listAssistants } from '@/db/assistants'
 import { findClass, nextClass } from '@/db/classes'
-import { listStudents } from '@/db/students'
+import { listStudents, type StudentRecord } from '@/db/students'
+import { spansOfStudent } from '../body'
 import { context } from '../context'
-import { judgeFor } from '../judge'
+import { judgeFor, type Judge } from '../judge'
+import { BOARD } from './families'
 
 /** Minutes that a round of checks may take before class begins. */
 const ROUND_MINUTES = 8
@@ -20,28 +28,35 @@ export function nextRound(): { classId: string; title: string } | null {
   return record ? { classId: record.id, title: record.title } : null
 }
 
-export type RoundCheck = {
-  id: string
-  name: string
-  asks: string
-  run: string
-  valid: string
-  kind: ReadinessCheck['kind']
-  unit: string
-  side: ReadinessCheck['side']
+export type RoundCheck = Pick<
+  ReadinessCheck,
+  'id' | 'name' | 'asks' | 'run' | 'valid' | 'kind' | 'unit' | 'side'
+> & {
   levels: string[]
   minutes: number
   /** Whose answer it could change, first those it would settle. */
   settles: string
+  /** The likeliest faults: those that void the check, then those of what the class works towards. */
   faults: { id: string; name: string }[]
+}
+export type RoundPerson = {
+  id: string
+  name: string
+  first: string
+  /** What one of their fists, hands and feet measures, cm. */
+  spans: Spans
+  /** What was recorded today already, by check. */
+  today: Record<string, string>
 }
 export type RoundData = {
   classId: string
   title: string
-  people: { id: string; name: string; today: Record<string, string> }[]
+  people: RoundPerson[]
   suggested: string[]
   checks: RoundCheck[]
   bundles: { id: string; name: string; checks: string[] }[]
+  /** Who may be recording: the teacher and those who help. */
+  observers: string[]
 }
 
 /** A round for one class: what would settle most in eight minutes, who does it, what was recorded today. */
@@ -52,57 +67,132 @@ export function roundData(classId: string): RoundData | null {
   const practice = library()
   const judge = judgeFor(ctx, classId)
   const people = listStudents(ctx.db).filter((s) => record.roster.includes(s.id))
-  const decisions = people.map((p) => judge.decide(p.id))
+  const decisions = people.flatMap((p) => decisionsThatCount(judge, p.id))
   const worth = checkNext(practice, decisions)
-  const nameOf = (id: string): string => people.find((p) => p.id === id)?.name.split(' ')[0] ?? ''
   const asked = [
     ...new Set([...worth.map((w) => w.checkId), ...practice.bundles.flatMap((b) => b.checks)]),
   ].filter((id) => findById(practice.checks, id).life === 'standing')
-  const targets = decisions.flatMap((d) =>
-    d.targetId === null ? [] : [findById(practice.stages, d.targetId)],
+  const likely = decisions.flatMap((d) =>
+    d.targetId === null ? [] : findById(practice.stages, d.targetId).faults,
   )
-  const faults = [...new Set(targets.flatMap((s) => s.faults))].slice(0, CHIPS)
   return {
     classId,
     title: record.title,
     suggested: suggestedRound(worth, practice, ROUND_MINUTES),
-    bundles: practice.bundles.map((b) => ({
-      id: b.id,
-      name: b.name,
-      checks: b.checks.filter((c) => asked.includes(c)),
+    bundles: practice.bundles
+      .map((b) => ({ id: b.id, name: b.name, checks: b.checks.filter((c) => asked.includes(c)) }))
+      .filter((b) => b.checks.length > 0),
+    people: people.map((p) => personOf(p, judge, ctx.today)),
+    checks: asked.map((id) => checkOf(findById(practice.checks, id), worth, likely, people)),
+    observers: [
+      ...new Set([ctx.studio.teacher, ...listAssistants(ctx.db).map((a) => a.name)].filter((n) => n !== '')),
+    ],
+  }
+}
+
+/** The forearm family, and every other in which somebody has begun: what nobody works at needs no check today. */
+function decisionsThatCount(judge: Judge, id: string): Decision[] {
+  return BOARD.map((family) => judge.decide(id, { family })).filter(
+    (d) => d.family === 'FS' || d.standing !== null,
+  )
+}
+
+function personOf(student: StudentRecord, judge: Judge, today: string): RoundPerson {
+  const { id, name } = student
+  const practice = library()
+  const { observations } = foldEvidence(judge.evidence(id), today)
+  return {
+    id,
+    name,
+    first: firstName(name),
+    spans: spansOfStudent(student),
+    today: Object.fromEntries(
+      observations.filter((o) => o.day === today).map((o) => [o.checkId, valueOf(practice.checks, o)]),
+    ),
+  }
+}
+
+function valueOf(checks: readonly ReadinessCheck[], { checkId, values }: Observation): string {
+  const check = findById(checks, checkId)
+  const { single, left, right } = values
+  return single === undefined
+    ? `left ${shown(check, left ?? 0)}, right ${shown(check, right ?? 0)}`
+    : shown(check, single)
+}
+
+function checkOf(
+  check: ReadinessCheck,
+  worth: readonly CheckWorth[],
+  likely: readonly string[],
+  people: readonly StudentRecord[],
+): RoundCheck {
+  const { id, name, asks, run, valid, kind, unit, side } = check
+  const found = worth.find((w) => w.checkId === id)
+  const first = (studentId: string): string => firstName(people.find((p) => p.id === studentId)?.name ?? '')
+  return {
+    ...{ id, name, asks, run, valid, kind, unit, side },
+    levels: [...(check.levels ?? [])],
+    minutes: Math.ceil(roundMinutes(check.seconds)),
+    settles: found
+      ? `could change ${found.changes}; look first at ${found.first.map(first).join(', ')}`
+      : 'settles nothing here today',
+    faults: [...new Set([...check.voids, ...likely])]
+      .slice(0, CHIPS)
+      .map((f) => ({ id: f, name: faultName(library(), f) })),
+  }
+}
+
+function firstName(name: string): string {
+  return name.split(' ')[0] ?? name
+}
+
+export type CardCheck = Pick<RoundCheck, 'id' | 'name' | 'run' | 'kind' | 'unit' | 'side'> & {
+  /** Faults in the order of their letters. */
+  faults: { letter: string; name: string }[]
+  /** How a cell is written, such as `34` or `6/5`. */
+  example: string
+}
+export type CardData = {
+  classId: string
+  title: string
+  dayLabel: string
+  people: { id: string; name: string; pair: number }[]
+  checks: CardCheck[]
+  /** Every check that may be put on the card. */
+  choices: { value: string; label: string }[]
+}
+
+/** Checks on one card at most: more do not fit beside a name. */
+const CARD_CHECKS = 4
+
+/** The check card of a class: the checks asked for, or what would settle most. */
+export function cardOf(classId: string, asked: readonly string[]): CardData | null {
+  const data = roundData(classId)
+  const record = findClass(context().db, classId)
+  if (!data || !record) return null
+  const known = asked.filter((id) => data.checks.some((c) => c.id === id))
+  const [first] = data.bundles
+  const usual = data.suggested.length > 0 ? data.suggested : (first?.checks ?? [])
+  const checks = (known.length > 0 ? known : usual).slice(0, CARD_CHECKS)
+  return {
+    classId,
+    title: data.title,
+    dayLabel: formatDay(record.day),
+    people: data.people.map(({ id, name }, i) => ({ id, name, pair: Math.floor(i / 2) + 1 })),
+    checks: checks.map((id) => cardCheck(findById(library().checks, id))),
+    choices: data.checks.map((c) => ({ value: c.id, label: c.name })),
+  }
+}
+
+function cardCheck(check: ReadinessCheck): CardCheck {
+  const { id, name, run, kind, unit, side } = check
+  const one = kind === 'yes-no' ? 'y' : kind === 'hold' ? '34' : '2'
+  return {
+    ...{ id, name, run, kind, unit, side },
+    example: side === 'each' ? `${one}/${kind === 'yes-no' ? 'n' : '3'}` : one,
+    faults: cardFaults(check).map((fault, i) => ({
+      letter: String.fromCharCode('a'.charCodeAt(0) + i),
+      name: faultName(library(), fault),
     })),
-    people: people.map(({ id, name }) => ({
-      id,
-      name,
-      today: Object.fromEntries(
-        judge
-          .evidence(id)
-          .observations.filter((o) => o.day === ctx.today && !o.withdrawn)
-          .map((o) => [
-            o.checkId,
-            shown(findById(practice.checks, o.checkId), o.values.single ?? o.values.left ?? 0),
-          ]),
-      ),
-    })),
-    checks: asked.map((id) => {
-      const check = findById(practice.checks, id)
-      const found = worth.find((w) => w.checkId === id)
-      return {
-        id,
-        name: check.name,
-        asks: check.asks,
-        run: check.run,
-        valid: check.valid,
-        kind: check.kind,
-        unit: check.unit,
-        side: check.side,
-        levels: [...(check.levels ?? [])],
-        minutes: Math.ceil(roundMinutes(check.seconds)),
-        settles: found
-          ? `could change ${found.changes}; look first at ${found.first.map(nameOf).join(', ')}`
-          : 'settles nothing here today',
-        faults: faults.map((f) => ({ id: f, name: faultName(practice, f) })),
-      }
-    }),
   }
 }

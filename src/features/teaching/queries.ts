@@ -11,7 +11,7 @@ import { decisionsOf, eventsOf, findClass, listClasses } from '@/db/classes'
 import { attemptsOfClass } from '@/db/evidence'
 import { context } from '../context'
 import { peopleOf } from '../plans/queries'
-import { viewDecision, type DecisionView } from '../readiness/queries'
+import { viewDecision, type DecisionView } from '../readiness/decision-view'
 
 export type TeachPerson = { id: string; name: string; skillStage: StageBrief; wallStage: StageBrief }
 export type StageBrief = {

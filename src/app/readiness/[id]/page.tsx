@@ -1,13 +1,16 @@
-import { Grid, GridCol, Stack, Title } from '@mantine/core'
+import { Grid, GridCol, Stack } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { isPrivate } from '@/features/health/layer'
-import { CheckPanel } from '@/features/readiness/components/check-panel'
+import { AnswerPanel } from '@/features/readiness/components/answer-panel'
 import { DecisionCard } from '@/features/readiness/components/decision-card'
 import { FamilyTabs } from '@/features/readiness/components/family-tabs'
 import { NextSteps } from '@/features/readiness/components/next-steps'
+import { RecordPanel } from '@/features/readiness/components/record-panel'
+import { Turnings } from '@/features/readiness/components/turnings'
 import { PlaceForm } from '@/features/readiness/components/place-form'
-import { familyAsked, personReadiness } from '@/features/readiness/queries'
+import { familyAsked } from '@/features/readiness/families'
+import { personReadiness } from '@/features/readiness/person-queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
@@ -36,16 +39,15 @@ export default async function PersonPage({
       <Grid gap="xl">
         <GridCol span={{ base: 12, lg: 6 }}>
           <Stack>
-            <DecisionCard decision={person.decision} studentId={id} />
+            <DecisionCard decision={person.decision} studentId={id} tonight={person.tonight} />
+            {person.answer ? <AnswerPanel studentId={id} answer={person.answer} /> : null}
             <NextSteps next={person.next} />
+            <Turnings turnings={person.turnings} />
             <PlaceForm key={family} studentId={id} stages={person.stages} placed={person.placed} />
           </Stack>
         </GridCol>
         <GridCol span={{ base: 12, lg: 6 }}>
-          <Title order={2} fz="xl" mb="sm">
-            Check something
-          </Title>
-          <CheckPanel key={family} person={person} />
+          <RecordPanel key={family} person={person} />
         </GridCol>
       </Grid>
       <SafetyLine />

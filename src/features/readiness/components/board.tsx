@@ -11,7 +11,7 @@ import {
 import { OUTCOME_WORD } from '@/core/words/outcome'
 import { StatusMark } from '@/ui/status-mark'
 import { TextLink } from '@/ui/text-link'
-import type { BoardData } from '../queries'
+import type { BoardData } from '../board-queries'
 import classes from './board.module.css'
 
 /** Everybody in all six families, nearest to a next step first; each mark opens its reasons. */
@@ -48,7 +48,7 @@ export function Board({ families, rows }: Pick<BoardData, 'families' | 'rows'>) 
                     aria-label={`${OUTCOME_WORD[cell.outcome]}: ${cell.next}`}
                     title={cell.next}
                   >
-                    <StatusMark outcome={cell.outcome} />
+                    <StatusMark outcome={cell.outcome} size={30} />
                   </a>
                 </TableTd>
               ))}

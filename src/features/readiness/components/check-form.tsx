@@ -3,16 +3,24 @@
 import { Button, Checkbox, Group, Select, Stack, Text, Textarea, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import type { ReadinessCheck } from '@/core/practice/schema'
+import { isSpan, type Spans } from '@/core/body/spans'
+import { plain } from '@/core/words/number'
 import { FormProblem } from '@/ui/form-problem'
 import { useEntry } from './use-entry'
 
 type Key = 'single' | 'left' | 'right'
-type Props = { studentId: string; check: ReadinessCheck; replaces: string | null; onSaved: () => void }
+type Props = {
+  studentId: string
+  check: ReadinessCheck
+  spans: Spans
+  replaces: string | null
+  onSaved: () => void
+}
 
 const EMPTY = { single: '', left: '', right: '', aided: false, valid: true, watched: true, note: '' }
 
 /** A form made from a check's data: one value or one a side, as number, level or yes/no. */
-export function CheckForm({ studentId, check, replaces, onSaved }: Props) {
+export function CheckForm({ studentId, check, spans, replaces, onSaved }: Props) {
   const [values, setValues] = useState(EMPTY)
   const { busy, problemOf, save, saved } = useEntry()
   const change = (part: Partial<typeof EMPTY>): void => setValues((all) => ({ ...all, ...part }))
@@ -46,6 +54,12 @@ export function CheckForm({ studentId, check, replaces, onSaved }: Props) {
             />
           ))}
         </Group>
+        {isSpan(check.unit) ? (
+          <Text size="sm" c="dimmed">
+            One of their own {check.unit} is about {plain(spans[check.unit])} cm; “18 cm” is turned into{' '}
+            {check.unit}.
+          </Text>
+        ) : null}
         <Checkbox
           label="Shape kept to the end"
           description={check.valid}

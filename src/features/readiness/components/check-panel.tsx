@@ -2,7 +2,7 @@
 
 import { Alert, Button, Group, Select, Stack, Text } from '@mantine/core'
 import { useState } from 'react'
-import type { HistoryEntry, PersonReadiness } from '../queries'
+import type { HistoryEntry, PersonReadiness } from '../person-queries'
 import { CheckForm } from './check-form'
 import { DolphinHoldForm } from './dolphin-hold-form'
 import { History } from './history'
@@ -11,7 +11,7 @@ import { History } from './history'
 export function CheckPanel({
   person,
 }: {
-  person: Pick<PersonReadiness, 'id' | 'breathS' | 'checks' | 'faults' | 'history' | 'holds'>
+  person: Pick<PersonReadiness, 'id' | 'breathS' | 'spans' | 'checks' | 'faults' | 'history' | 'holds'>
 }) {
   const [checkId, setCheckId] = useState(
     person.checks.some((c) => c.id === 'CK-dolphin-hold') ? 'CK-dolphin-hold' : (person.checks[0]?.id ?? ''),
@@ -64,6 +64,7 @@ export function CheckPanel({
           key={`${check.id} ${replaces ?? ''}`}
           studentId={person.id}
           check={check}
+          spans={person.spans}
           replaces={replaces}
           onSaved={finish}
         />

@@ -1,10 +1,18 @@
 import { Group, List, ListItem, Stack, Text, Title } from '@mantine/core'
 import { StatusMark } from '@/ui/status-mark'
-import type { DecisionView } from '../queries'
+import type { DecisionView } from '../decision-view'
 import { TextLink } from '@/ui/text-link'
 
 /** A decision with everything it came from. */
-export function DecisionCard({ decision, studentId }: { decision: DecisionView; studentId: string }) {
+export function DecisionCard({
+  decision,
+  studentId,
+  tonight,
+}: {
+  decision: DecisionView
+  studentId: string
+  tonight: string
+}) {
   const { outcome, target, standing, reasons, missing, wouldChange } = decision
   return (
     <section className="card" aria-label="Decision">
@@ -16,6 +24,7 @@ export function DecisionCard({ decision, studentId }: { decision: DecisionView; 
           </Title>
         </Group>
         <Text>{standing ? `Stands at ${standing}.` : 'No standing yet.'}</Text>
+        {tonight === '' ? null : <Text role="note">{tonight}</Text>}
         {wouldChange ? (
           <Text>
             <strong>The one thing that would change this:</strong> {wouldChange}

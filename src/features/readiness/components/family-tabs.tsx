@@ -1,7 +1,7 @@
 import { Group } from '@mantine/core'
 import Link from 'next/link'
 import { StatusMark } from '@/ui/status-mark'
-import type { PersonReadiness } from '../queries'
+import type { PersonReadiness } from '../person-queries'
 import classes from './family-tabs.module.css'
 
 /** The six families of one person with their marks. */

@@ -1,13 +1,13 @@
 'use client'
 
-import { Button, Group, Stack, Table, Text, Title } from '@mantine/core'
+import { Button, Stack, Table, Text, Title } from '@mantine/core'
 import { LineChart } from '@mantine/charts'
 import { useRouter } from 'next/navigation'
 import { newStamp } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
 import { withdrawObservation } from '../actions'
-import type { HistoryEntry, PersonReadiness } from '../queries'
+import type { HistoryEntry, PersonReadiness } from '../person-queries'
 
 type Props = {
   studentId: string
@@ -68,7 +68,7 @@ export function History({ studentId, entries, holds, onCorrect }: Props) {
                   {entry.note === '' ? null : <Text size="sm">{entry.note}</Text>}
                 </Table.Td>
                 <Table.Td>
-                  <Group gap={4} wrap="nowrap">
+                  <Stack gap={0} align="flex-start">
                     <Button
                       size="xs"
                       variant="subtle"
@@ -92,7 +92,7 @@ export function History({ studentId, entries, holds, onCorrect }: Props) {
                     >
                       Take back
                     </Button>
-                  </Group>
+                  </Stack>
                 </Table.Td>
               </Table.Tr>
             ))}

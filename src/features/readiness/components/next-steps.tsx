@@ -1,11 +1,12 @@
 import { List, ListItem, Stack, Text, Title } from '@mantine/core'
-import type { NextSteps as Steps } from '../queries'
+import type { NextSteps as Steps } from '../next-steps-queries'
 
 /** How it is going, what to drill until then, and what to do about faults. */
 export function NextSteps({ next }: { next: Steps }) {
   const parts = [
-    { title: 'At this rate', lines: next.forecasts },
+    { title: 'At this rate', lines: [...next.forecasts, ...next.kicks] },
     { title: 'Until then', lines: next.drills },
+    { title: 'Props', lines: next.props },
   ].filter((p) => p.lines.length > 0)
   if (parts.length === 0 && next.faults.length === 0) return null
   return (

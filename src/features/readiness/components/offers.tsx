@@ -8,7 +8,7 @@ import { FormProblem } from '@/ui/form-problem'
 import { TextLink } from '@/ui/text-link'
 import { useSubmit } from '../../use-submit'
 import { answerOffer } from '../actions'
-import type { BoardData, Offer } from '../queries'
+import type { BoardData, Offer } from '../board-queries'
 
 /** First solo tries that wait for the teacher’s own look: no plan has them before. */
 export function OffersToLookAt({ offers }: Pick<BoardData, 'offers'>) {

@@ -1,53 +1,75 @@
 'use client'
 
 import { useCallback, useEffect, useState } from 'react'
+import { elapsedMs, type Moment } from '@/core/elapsed'
 import { newStamp } from '@/device/facts'
 import { enqueue, flush, pending } from '@/device/outbox'
+import { momentNow } from '@/ui/moment'
 import { recordOnFloor, withdrawOnFloor } from '../actions'
 
 type Sent = Parameters<typeof recordOnFloor>[0]
 type Withdrawn = Parameters<typeof withdrawOnFloor>[0]
+export type Side = 'left' | 'right'
+export type Typed = { single?: string; left?: string; right?: string }
+
+/** What is said beside a value. */
+export type Marks = {
+  readonly faults: readonly string[]
+  /** A prop or a wall that helped; empty where nothing did. */
+  readonly aid: string
+  readonly helped: boolean
+  readonly spent: boolean
+}
 
 /** What a lane holds once its hand went up. */
-export type LaneResult = {
-  readonly id: string
-  readonly value: string
-  readonly faults: readonly string[]
-  readonly aided: boolean
-}
+export type LaneResult = Marks & { readonly id: string; readonly values: Typed }
+
+const NO_MARKS: Marks = { faults: [], aid: '', helped: false, spent: false }
 
 type Kept = {
   readonly checkId: string
   readonly half: 1 | 2
-  /** Wall time of the common start, ms; null while nobody holds. Survives a reload, a sleep and a hidden tab. */
-  readonly startedMs: number | null
-  readonly results: Readonly<Record<string, LaneResult>>
+  readonly side: Side
+  /** The common start; null while nobody holds. Survives a reload, a sleep and a hidden tab. */
+  readonly started: Moment | null
+  /** Check → student → result of this round on this device. */
+  readonly results: Readonly<Record<string, Readonly<Record<string, LaneResult>>>>
+  /** One side of a hold that is still to be done on the other. */
+  readonly oneSide: Readonly<Record<string, Typed>>
+  readonly observer: string
 }
 
 const RETRY_MS = 4000
+const OBSERVER_KEY = 'levitar.observer'
 const key = (classId: string): string => `levitar.round.${classId}`
 
 /** The round on this device: one common start, a result a lane, each kept at once and sent until the server has it. */
 export function useRound(classId: string, firstCheck: string) {
-  const [kept, setKept] = useState<Kept>({ checkId: firstCheck, half: 1, startedMs: null, results: {} })
+  const [kept, setKept] = useState<Kept>({
+    checkId: firstCheck,
+    half: 1,
+    side: 'left',
+    started: null,
+    results: {},
+    oneSide: {},
+    observer: '',
+  })
   const [waiting, setWaiting] = useState(0)
   const [refused, setRefused] = useState('')
 
   useEffect(() => {
     // After a reload the round goes on where it was; the server has no part in it.
-    const text = localStorage.getItem(key(classId))
-    if (text === null) return
-    try {
-      // eslint-disable-next-line react-hooks/set-state-in-effect -- the device's store is read once, after the first paint
-      setKept(JSON.parse(text) as Kept)
-    } catch {
-      localStorage.removeItem(key(classId))
-    }
+    const observer = localStorage.getItem(OBSERVER_KEY) ?? ''
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- the device's store is read once, after the first paint
+    setKept((fresh) => ({ ...fresh, ...storedRound(classId), observer }))
   }, [classId])
   const put = useCallback(
-    (next: Kept) => {
-      setKept(next)
-      localStorage.setItem(key(classId), JSON.stringify(next))
+    (part: Partial<Kept>) => {
+      setKept((before) => {
+        const next = { ...before, ...part }
+        localStorage.setItem(key(classId), JSON.stringify(next))
+        return next
+      })
     },
     [classId],
   )
@@ -68,16 +90,18 @@ export function useRound(classId: string, firstCheck: string) {
     return () => clearInterval(timer)
   }, [push])
 
-  const record = (
-    studentId: string,
-    values: Pick<Sent, 'single' | 'left' | 'right'>,
-    part: Partial<LaneResult> = {},
-  ): void => {
-    const earlier = kept.results[studentId]
+  const here = kept.results[kept.checkId] ?? {}
+  const setResult = (studentId: string, result: LaneResult | null): void => {
+    const { [studentId]: _, ...others } = here
+    put({
+      results: { ...kept.results, [kept.checkId]: result ? { ...others, [studentId]: result } : others },
+    })
+  }
+  const record = (studentId: string, values: Typed, marks: Partial<Marks> = {}): void => {
+    const earlier = here[studentId]
     const stamp = newStamp()
-    const value = values.single ?? `${values.left ?? ''} / ${values.right ?? ''}`
-    const result = { aided: false, faults: [], ...earlier, ...part, id: stamp.id, value }
-    put({ ...kept, results: { ...kept.results, [studentId]: result } })
+    const result = { ...NO_MARKS, ...earlier, ...marks, id: stamp.id, values }
+    setResult(studentId, result)
     enqueue({
       id: stamp.id,
       kind: 'observation',
@@ -86,9 +110,14 @@ export function useRound(classId: string, firstCheck: string) {
         studentId,
         checkId: kept.checkId,
         ...values,
-        aided: result.aided,
+        aided: result.aid !== '',
+        aid: result.aid,
+        help: result.helped ? 'touched' : 'alone',
+        arms: result.spent ? 'spent' : null,
         valid: true,
         watched: true,
+        observer: kept.observer,
+        classId,
         faults: [...result.faults],
         note: '',
         replaces: earlier?.id ?? null,
@@ -96,11 +125,21 @@ export function useRound(classId: string, firstCheck: string) {
     })
     void push()
   }
+  /** One side of a sided hold; both together make the result. */
+  const recordSide = (studentId: string, side: Side, value: string): void => {
+    const both = { ...kept.oneSide[studentId], [side]: value }
+    if (both.left === undefined || both.right === undefined) {
+      put({ oneSide: { ...kept.oneSide, [studentId]: both } })
+      return
+    }
+    const { [studentId]: _, ...oneSide } = kept.oneSide
+    put({ oneSide })
+    record(studentId, { left: both.left, right: both.right })
+  }
   const undo = (studentId: string): void => {
-    const earlier = kept.results[studentId]
+    const earlier = here[studentId]
     if (!earlier) return
-    const { [studentId]: _, ...results } = kept.results
-    put({ ...kept, results })
+    setResult(studentId, null)
     const stamp = newStamp()
     enqueue({
       id: stamp.id,
@@ -110,19 +149,42 @@ export function useRound(classId: string, firstCheck: string) {
     void push()
   }
   return {
-    ...kept,
+    checkId: kept.checkId,
+    half: kept.half,
+    side: kept.side,
+    started: kept.started,
+    observer: kept.observer,
+    oneSide: kept.oneSide,
+    results: here,
+    /** How many of each check's results this device made, for the buttons. */
+    counts: Object.fromEntries(Object.entries(kept.results).map(([id, r]) => [id, Object.keys(r).length])),
     waiting,
     refused,
     record,
+    recordSide,
     undo,
-    /** The running hold ends for one lane: its seconds since the common start. */
-    take: (studentId: string) => {
-      if (kept.startedMs !== null)
-        record(studentId, { single: ((Date.now() - kept.startedMs) / 1000).toFixed(1) })
+    /** Seconds since the common start, as a watcher's hand goes up. */
+    taken: (): string =>
+      kept.started === null ? '' : (elapsedMs(kept.started, momentNow()) / 1000).toFixed(1),
+    start: () => put({ started: momentNow() }),
+    stopClock: () => put({ started: null }),
+    pick: (checkId: string) => put({ checkId, half: 1, side: 'left', started: null, oneSide: {} }),
+    swap: () => put({ half: kept.half === 1 ? 2 : 1, side: 'left', started: null }),
+    setSide: (side: Side) => put({ side, started: null }),
+    setObserver: (observer: string) => {
+      localStorage.setItem(OBSERVER_KEY, observer)
+      put({ observer })
     },
-    start: () => put({ ...kept, startedMs: Date.now() }),
-    stopClock: () => put({ ...kept, startedMs: null }),
-    pick: (checkId: string) => put({ checkId, half: 1, startedMs: null, results: {} }),
-    swap: () => put({ ...kept, half: kept.half === 1 ? 2 : 1, startedMs: null }),
+  }
+}
+
+export type Round = ReturnType<typeof useRound>
+
+function storedRound(classId: string): Partial<Kept> {
+  try {
+    return JSON.parse(localStorage.getItem(key(classId)) ?? '{}') as Partial<Kept>
+  } catch {
+    localStorage.removeItem(key(classId))
+    return {}
   }
 }

@@ -14,6 +14,12 @@ export default async function RoundPage({ params }: { params: Promise<{ id: stri
   return (
     <>
       <PageHead title="What would settle most?" lead={`${data.title}: in pairs, one does, one watches.`}>
+        <LinkButton href={`/readiness/round/${id}/card`} variant="default">
+          Card to print
+        </LinkButton>
+        <LinkButton href={`/readiness/round/${id}/enter`} variant="default">
+          Copy a card in
+        </LinkButton>
         <LinkButton href="/readiness" variant="default">
           Everybody’s readiness
         </LinkButton>

@@ -1,0 +1,29 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { CardEntry } from '@/features/readiness/components/card-entry'
+import { cardOf } from '@/features/readiness/round-queries'
+import { LinkButton } from '@/ui/link-button'
+import { PageHead } from '@/ui/page-head'
+
+export const metadata: Metadata = { title: 'Copy a check card' }
+
+export default async function EnterPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>
+  searchParams: Promise<{ checks?: string }>
+}) {
+  const data = cardOf((await params).id, ((await searchParams).checks ?? '').split(','))
+  if (!data) notFound()
+  return (
+    <>
+      <PageHead title="What does the card say?" lead={`${data.title}, ${data.dayLabel}: a cell a result.`}>
+        <LinkButton href={`/readiness/round/${data.classId}`} variant="default">
+          Check round
+        </LinkButton>
+      </PageHead>
+      <CardEntry key={data.checks.map((c) => c.id).join()} card={data} />
+    </>
+  )
+}

@@ -1,0 +1,80 @@
+import { Group, List, ListItem, Stack, Text } from '@mantine/core'
+import { LinkButton } from '@/ui/link-button'
+import { PageHead } from '@/ui/page-head'
+import { PrintButton } from '@/ui/print-button'
+import type { CardCheck, CardData } from '../round-queries'
+import { CardChooser } from './card-chooser'
+import classes from './check-card.module.css'
+
+/** A round on paper: a row a person, pairs together, a box a result and the letters of what to ring. */
+export function CheckCard({ card }: { card: CardData }) {
+  return (
+    <Stack maw={1000}>
+      <PageHead
+        title="Check card"
+        lead={`${card.title}, ${card.dayLabel}. In pairs: one does, one watches and writes; then change.`}
+      >
+        <Group className="no-print">
+          <LinkButton
+            variant="default"
+            href={`/readiness/round/${card.classId}/enter?checks=${card.checks.map((c) => c.id).join(',')}`}
+          >
+            Copy it in
+          </LinkButton>
+          <PrintButton />
+        </Group>
+      </PageHead>
+      <CardChooser card={card} at="card" />
+      <table className={classes.card}>
+        <thead>
+          <tr>
+            <th scope="col">Pair</th>
+            <th scope="col">Name</th>
+            {card.checks.map((c) => (
+              <th key={c.id} scope="col">
+                {c.name}
+                <span className={classes.unit}>
+                  {c.kind === 'yes-no' ? 'yes or no' : c.unit}
+                  {c.side === 'each' ? ', left/right' : ''}
+                </span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {card.people.map((p, i) => (
+            <tr key={p.id} data-first={i % 2 === 0}>
+              <td>{p.pair}</td>
+              <th scope="row">{p.name}</th>
+              {card.checks.map((c) => (
+                <td key={c.id}>
+                  <span className={classes.boxes}>
+                    <span className={classes.box} />
+                    {c.side === 'each' ? <span className={classes.box} /> : null}
+                    <span className={classes.letters}>
+                      {[...c.faults.map((f) => f.letter), '+'].join(' ')}
+                    </span>
+                  </span>
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <List spacing={4}>
+        {card.checks.map((c) => (
+          <ListItem key={c.id}>
+            <strong>{c.name}.</strong> {c.run} {legend(c)}
+          </ListItem>
+        ))}
+      </List>
+      <Text>
+        Ring the letter of what was seen; ring + where a prop or the wall helped. Stop at the first breach.
+      </Text>
+    </Stack>
+  )
+}
+
+function legend({ faults }: CardCheck): string {
+  return faults.map((f) => `${f.letter} ${f.name.toLowerCase()}`).join(' · ')
+}

@@ -1,0 +1,84 @@
+'use client'
+
+import { Button, Table, Text, Title } from '@mantine/core'
+import { useRouter } from 'next/navigation'
+import { newStamp } from '@/device/facts'
+import { FormProblem } from '@/ui/form-problem'
+import { useSubmit } from '../../use-submit'
+import { withdrawTry } from '../actions'
+import type { TryEntry } from '../person-queries'
+
+/** Rows before the rest is folded away. */
+const SHOWN = 8
+
+/** Tries of this family, newest first, each of which can be taken back. */
+export function Tries({ studentId, tries }: { studentId: string; tries: readonly TryEntry[] }) {
+  if (tries.length === 0) return null
+  const [first, rest] = [tries.slice(0, SHOWN), tries.slice(SHOWN)]
+  return (
+    <section aria-label="Tries">
+      <Title order={2} fz="xl" mb="xs">
+        Tries
+      </Title>
+      <Rows studentId={studentId} tries={first} />
+      {rest.length === 0 ? null : (
+        <details>
+          <summary>{rest.length} earlier</summary>
+          <Rows studentId={studentId} tries={rest} />
+        </details>
+      )}
+    </section>
+  )
+}
+
+function Rows({ studentId, tries }: { studentId: string; tries: readonly TryEntry[] }) {
+  const router = useRouter()
+  const { busy, problemOf, send } = useSubmit(withdrawTry)
+  return (
+    <>
+      <FormProblem message={problemOf('')} />
+      <Table.ScrollContainer minWidth={520}>
+        <Table verticalSpacing="xs">
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th scope="col">Day</Table.Th>
+              <Table.Th scope="col">Stage and setup</Table.Th>
+              <Table.Th scope="col">What came of it</Table.Th>
+              <Table.Th scope="col">Put right</Table.Th>
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
+            {tries.map((t) => (
+              <Table.Tr key={t.id}>
+                <Table.Td>{t.dayLabel}</Table.Td>
+                <Table.Td>
+                  {t.stage}
+                  {t.setup === '' ? null : (
+                    <Text size="sm" c="dimmed">
+                      {t.setup}
+                    </Text>
+                  )}
+                </Table.Td>
+                <Table.Td>{[t.result, ...t.faults].join(' · ')}</Table.Td>
+                <Table.Td>
+                  <Button
+                    size="xs"
+                    variant="subtle"
+                    c="var(--ink)"
+                    disabled={busy}
+                    aria-label={`Take back the try at ${t.stage} of ${t.dayLabel}`}
+                    onClick={() =>
+                      void send({ ...newStamp(), studentId, attemptId: t.id }).then(() => router.refresh())
+                    }
+                  >
+                    Take back
+                  </Button>
+                </Table.Td>
+              </Table.Tr>
+            ))}
+          </Table.Tbody>
+        </Table>
+      </Table.ScrollContainer>
+    </>
+  )
+}

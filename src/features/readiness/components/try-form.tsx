@@ -1,0 +1,203 @@
+'use client'
+
+import {
+  Button,
+  Checkbox,
+  Chip,
+  Group,
+  SegmentedControl,
+  Select,
+  Stack,
+  Text,
+  TextInput,
+} from '@mantine/core'
+import { useRouter } from 'next/navigation'
+import { useRef, useState } from 'react'
+import { ENDED_WORD, HELP_WORD, LEVEL_WORD, OUTCOME_OF_TRY } from '@/core/words/attempt'
+import { newStamp, type Stamp } from '@/device/facts'
+import { FormProblem } from '@/ui/form-problem'
+import { useSubmit } from '../../use-submit'
+import { logTry } from '../actions'
+import type { TryStage } from '../person-queries'
+
+type Sent = Parameters<typeof logTry>[0]
+type Typed = Pick<Sent, 'outcome' | 'seconds' | 'lead' | 'exitControlled' | 'help' | 'endedBy' | 'faults'> & {
+  level: Exclude<Sent['level'], 'practised'>
+}
+
+const EMPTY: Typed = {
+  outcome: 'clean',
+  level: 'touched',
+  seconds: '',
+  lead: null,
+  exitControlled: true,
+  help: 'alone',
+  endedBy: 'self',
+  faults: [],
+}
+
+/** Choices of a segmented control or a select from a table of words. */
+function choices<K extends string>(words: Readonly<Record<K, string>>): { value: K; label: string }[] {
+  return (Object.keys(words) as K[]).map((value) => ({ value, label: words[value] }))
+}
+
+/** A try logged by hand: which stage and setup, how far, what was seen. */
+export function TryForm({
+  studentId,
+  stages,
+  startAt,
+}: {
+  studentId: string
+  stages: readonly TryStage[]
+  startAt: string
+}) {
+  const router = useRouter()
+  const stamp = useRef<Stamp | null>(null)
+  const [stageId, setStageId] = useState(startAt)
+  const [setupId, setSetupId] = useState<string | null>(null)
+  const [inTurns, setInTurns] = useState(false)
+  const [typed, setTyped] = useState(EMPTY)
+  const [saved, setSaved] = useState(0)
+  const { busy, problemOf, send } = useSubmit(logTry)
+  const stage = stages.find((s) => s.id === stageId)
+  if (!stage) return null
+  const setup = stage.setups.find((s) => s.id === setupId) ?? stage.setups[0]
+  const barer = stage.setups.find((s) => setup?.less.includes(s.id))
+  const fuller = stage.setups.find((s) => setup !== undefined && s.less.includes(setup.id))
+  const change = (part: Partial<Typed>): void => setTyped((all) => ({ ...all, ...part }))
+
+  const submit = async (): Promise<void> => {
+    stamp.current ??= newStamp()
+    const { level, ...rest } = typed
+    const stored = await send({
+      ...stamp.current,
+      ...rest,
+      studentId,
+      stageId,
+      setupId: setup?.id ?? null,
+      level: stage.leavesFloor ? level : 'practised',
+    })
+    if (!stored) return
+    stamp.current = null
+    setSaved((n) => n + 1)
+    change({ seconds: '', faults: [] })
+    const other = fuller ?? barer
+    if (inTurns && other) setSetupId(other.id)
+    router.refresh()
+  }
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        void submit()
+      }}
+    >
+      <Stack maw={560}>
+        <FormProblem message={problemOf('')} />
+        <Select
+          label="Stage tried"
+          searchable
+          allowDeselect={false}
+          data={stages.map((s) => ({ value: s.id, label: s.label }))}
+          value={stageId}
+          onChange={(id) => {
+            if (id === null) return
+            setStageId(id)
+            setSetupId(null)
+            change({ faults: [] })
+          }}
+        />
+        <Select
+          label="Setup used"
+          allowDeselect={false}
+          data={stage.setups.map((s) => ({ value: s.id, label: s.name }))}
+          value={setup?.id ?? null}
+          onChange={setSetupId}
+        />
+        {barer || fuller ? (
+          <Checkbox
+            label={`Side by side: in turns with ${(barer ?? fuller)?.name ?? ''}`}
+            description="Time at least three of each; the difference is worked out under Props."
+            checked={inTurns}
+            onChange={(e) => setInTurns(e.currentTarget.checked)}
+          />
+        ) : null}
+        <SegmentedControl
+          aria-label="What came of it"
+          data={choices(OUTCOME_OF_TRY)}
+          value={typed.outcome}
+          onChange={(outcome) => change({ outcome })}
+        />
+        {problemOf('outcome') ? <Text role="alert">{problemOf('outcome')}</Text> : null}
+        {stage.leavesFloor ? (
+          <SegmentedControl
+            aria-label="How far it got"
+            data={choices(LEVEL_WORD)}
+            value={typed.level}
+            onChange={(level) => change({ level })}
+          />
+        ) : null}
+        <Group grow align="flex-start">
+          <TextInput
+            label="Held, seconds"
+            inputMode="decimal"
+            value={typed.seconds}
+            error={problemOf('seconds')}
+            onChange={(e) => change({ seconds: e.currentTarget.value })}
+          />
+          {stage.sided ? (
+            <Select
+              label="Leg leading"
+              placeholder="Not said"
+              clearable
+              data={[
+                { value: 'left', label: 'Left' },
+                { value: 'right', label: 'Right' },
+              ]}
+              value={typed.lead}
+              onChange={(lead) => change({ lead: lead })}
+            />
+          ) : null}
+          <Select
+            label="Help"
+            allowDeselect={false}
+            data={choices(HELP_WORD)}
+            value={typed.help}
+            onChange={(help) => change({ help: help as Typed['help'] })}
+          />
+        </Group>
+        <Checkbox
+          label="Came out of it under control"
+          checked={typed.exitControlled}
+          onChange={(e) => change({ exitControlled: e.currentTarget.checked })}
+        />
+        {typed.outcome === 'clean' ? null : (
+          <Select
+            label="What ended it"
+            allowDeselect={false}
+            description="Only the student’s own faults ever step anybody back."
+            data={choices(ENDED_WORD)}
+            value={typed.endedBy}
+            onChange={(endedBy) => change({ endedBy: endedBy })}
+          />
+        )}
+        <Chip.Group multiple value={[...typed.faults]} onChange={(faults) => change({ faults })}>
+          <Group gap="xs" role="group" aria-label="Faults seen in the try">
+            {stage.faults.map((fault) => (
+              <Chip key={fault.id} value={fault.id} size="md">
+                {fault.name}
+              </Chip>
+            ))}
+          </Group>
+        </Chip.Group>
+        <Group>
+          <Button type="submit" loading={busy}>
+            Save the try
+          </Button>
+          <Text role="status">{saved > 0 ? `${saved} saved here.` : ''}</Text>
+        </Group>
+      </Stack>
+    </form>
+  )
+}

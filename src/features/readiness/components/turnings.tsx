@@ -1,0 +1,44 @@
+import { Group, Stack, Text, Title } from '@mantine/core'
+import { StatusMark } from '@/ui/status-mark'
+import type { TurningView } from '../person-queries'
+
+/** Turning points before the rest is folded away. */
+const SHOWN = 4
+
+/** How the answer has changed, newest first: made anew from what was known on each day. */
+export function Turnings({ turnings }: { turnings: readonly TurningView[] }) {
+  if (turnings.length < 2) return null
+  const [first, rest] = [turnings.slice(0, SHOWN), turnings.slice(SHOWN)]
+  return (
+    <section className="card" aria-label="History of decisions">
+      <Title order={2} fz="lg" mb="xs">
+        How the answer has changed
+      </Title>
+      <Points points={first} />
+      {rest.length === 0 ? null : (
+        <details>
+          <summary>{rest.length} earlier</summary>
+          <Points points={rest} />
+        </details>
+      )}
+    </section>
+  )
+}
+
+function Points({ points }: { points: readonly TurningView[] }) {
+  return (
+    <Stack component="ol" gap={6} p={0} m={0} style={{ listStyle: 'none' }}>
+      {points.map((t) => (
+        <Group key={t.day} component="li" gap="sm" wrap="nowrap" align="flex-start">
+          <Text w={100} style={{ flexShrink: 0 }}>
+            {t.dayLabel}
+          </Text>
+          <StatusMark outcome={t.outcome} size={20} />
+          <Text size="sm" flex={1}>
+            {t.text}
+          </Text>
+        </Group>
+      ))}
+    </Stack>
+  )
+}

@@ -1,0 +1,66 @@
+import 'server-only'
+import { findById, library } from '@/core/practice/library'
+import type { Decision } from '@/core/readiness/decide'
+import { describeGate, describeReason, stageName } from '@/core/words/reason'
+
+export type DecisionView = {
+  outcome: Decision['outcome']
+  standing: string | null
+  target: { id: string; name: string; setupId: string } | null
+  reasons: string[]
+  missing: string[]
+  wouldChange: string | null
+  /** One line for a list. */
+  summary: string
+}
+
+/**
+ * A decision with its sentences; the screen prints them and derives nothing.
+ * @param hidden leaves out what limits say: a screen that others can see
+ */
+export function viewDecision(decision: Decision, hidden = false): DecisionView {
+  const practice = library()
+  const target = decision.targetId === null ? null : findById(practice.stages, decision.targetId)
+  const reasons = decision.reasons.map((reason) =>
+    hidden && reason.code === 'limited'
+      ? 'A limit acts here; its words are hidden on this screen.'
+      : describeReason(reason, practice),
+  )
+  const missing = decision.missing.map((result) => describeGate(result, practice))
+  return {
+    outcome: decision.outcome,
+    standing: decision.standing ? stageName(practice, decision.standing.stageId) : null,
+    target: target
+      ? { id: target.id, name: `${target.name} (${target.id})`, setupId: target.setups[0] ?? '' }
+      : null,
+    reasons,
+    missing,
+    summary: summaryOf(decision, reasons, missing),
+    wouldChange: decision.wouldChange ? describeGate(decision.wouldChange, practice) : null,
+  }
+}
+
+function summaryOf(
+  { outcome, reasons: codes }: Decision,
+  reasons: readonly string[],
+  missing: readonly string[],
+): string {
+  if (outcome === 'offer')
+    return codes.some((r) => r.code === 'no-gates')
+      ? 'Nothing to prove first.'
+      : 'Everything asked for has been shown.'
+  if (outcome === 'step-back') return reasons[0] ?? ''
+  if (outcome === 'not-now') return reasons[codes.findIndex((r) => r.code === 'limited')] ?? ''
+  return missing[0] ?? reasons.at(-1) ?? ''
+}
+
+/** On the board a ladder on which nothing is known yet reads as building, though its foot is open to anybody. */
+export function markOf({
+  outcome,
+  standing,
+  reasons,
+}: Pick<Decision, 'outcome' | 'standing' | 'reasons'>): Decision['outcome'] {
+  return standing === null && outcome === 'offer' && reasons.some((r) => r.code === 'no-gates')
+    ? 'build'
+    : outcome
+}

@@ -1,0 +1,97 @@
+import 'server-only'
+import { daysBetween } from '@/core/day'
+import { findById, library } from '@/core/practice/library'
+import type { Family } from '@/core/practice/schema'
+import type { Decision } from '@/core/readiness/decide'
+import { foldEvidence, type Evidence } from '@/core/readiness/evidence'
+import { helpWith } from '@/core/readiness/fault-help'
+import { forecastGate } from '@/core/readiness/forecast'
+import { proposeFades, trialsOf } from '@/core/readiness/fade'
+import { kickOutlook, kicksAt } from '@/core/readiness/kicks'
+import { prescribe } from '@/core/readiness/prescribe'
+import {
+  describeFade,
+  describeForecast,
+  describeHelp,
+  describeKicks,
+  describePrescribed,
+  describeTrial,
+} from '@/core/words/next-steps'
+import { faultName } from '@/core/words/reason'
+import type { Judge } from '../judge'
+
+export type NextSteps = {
+  /** How the missing results have been going. */
+  forecasts: string[]
+  /** How kicks arrive, and what the next five may bring. */
+  kicks: string[]
+  /** Props that may go or should come back, and what trials showed. */
+  props: string[]
+  /** Drills that cover what is missing, with their dose. */
+  drills: string[]
+  /** What to do about faults seen lately, cause first. */
+  faults: { name: string; text: string }[]
+}
+
+/** Minutes for drills before anybody says otherwise. */
+const DRILL_MINUTES = 12
+/** A fault seen longer ago than this is no news, days. */
+const FAULT_DAYS = 28
+
+export function nextSteps(judge: Judge, decision: Decision, today: string, hidden: boolean): NextSteps {
+  const practice = library()
+  const evidence = foldEvidence(judge.evidence(decision.studentId), today)
+  const caps = judge.tonight(decision.studentId)
+  const seen = [...evidence.observations, ...evidence.attempts]
+    .filter((f) => daysBetween(f.day, today) <= FAULT_DAYS)
+    .flatMap((f) => f.faults)
+  return {
+    forecasts: decision.missing.flatMap((m) => {
+      if (m.gate.op !== '>=' && m.gate.op !== '<=') return []
+      const check = findById(practice.checks, m.gate.check)
+      return [describeForecast(check, forecastGate(m.gate, check, evidence.observations, today))]
+    }),
+    kicks: kickLines(decision, evidence, today),
+    props: [
+      ...proposeFades(practice, inFamily(evidence, decision.family), today).map((f) =>
+        describeFade(practice, f),
+      ),
+      ...trialsOf(practice, inFamily(evidence, decision.family)).map((t) => describeTrial(practice, t)),
+    ],
+    drills: prescribe(practice, decision.missing, { minutes: DRILL_MINUTES, caps }).map((d) =>
+      describePrescribed(practice, d),
+    ),
+    faults: [...new Set(seen)].slice(0, 3).map((id) => ({
+      name: faultName(practice, id),
+      text: describeHelp(
+        practice,
+        helpWith(practice, id, evidence, caps, hidden ? null : judge.checkIn(decision.studentId), today),
+      ),
+    })),
+  }
+}
+
+/** Tries before their outlook is worth a line. */
+const LEAST_KICKS = 3
+
+/** Kicks of this family, together and by the leg that led where both have led. */
+function kickLines({ family }: Decision, evidence: Evidence, today: string): string[] {
+  const stages = new Set(
+    library()
+      .stages.filter((s) => s.family === family && (s.load.FR ?? 0) >= 2)
+      .map((s) => s.id),
+  )
+  const outlook = (who: string, lead: 'left' | 'right' | null): string[] => {
+    const arrived = kicksAt(stages, evidence, today, lead)
+    return arrived.length < LEAST_KICKS ? [] : [describeKicks(kickOutlook(arrived), who)]
+  }
+  const sides = [...outlook('Left leg leading', 'left'), ...outlook('Right leg leading', 'right')]
+  return sides.length > 1 ? sides : outlook('Kicks', null)
+}
+
+/** Tries at the stages of one family. */
+function inFamily(evidence: Evidence, family: Family): Evidence {
+  const { stages } = library()
+  const own = new Set(stages.filter((s) => s.family === family).map((s) => s.id))
+  return { ...evidence, attempts: evidence.attempts.filter((a) => own.has(a.stageId)) }
+}
