@@ -5,7 +5,6 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 
 export const DAY = '2026-03-10'
-const NOW = `${DAY}T17:00:00Z`
 
 /** The built app on its own data folder and port; can be killed and started again on the same data. */
 export class App {
@@ -36,7 +35,8 @@ export class App {
     return app
   }
 
-  async up(): Promise<void> {
+  /** @param day the day that the server takes for today, where it is not the usual */
+  async up(day = DAY): Promise<void> {
     const next = path.join('node_modules', 'next', 'dist', 'bin', 'next')
     this.child = spawn(
       process.execPath,
@@ -45,7 +45,7 @@ export class App {
         env: {
           ...process.env,
           LEVITAR_DATA: this.data,
-          LEVITAR_NOW: NOW,
+          LEVITAR_NOW: `${day}T17:00:00Z`,
           NODE_ENV: 'production',
           NEXT_TELEMETRY_DISABLED: '1',
         },
@@ -73,6 +73,12 @@ export class App {
     const gone = new Promise((resolve) => child.once('exit', resolve))
     child.kill('SIGKILL')
     await gone
+  }
+
+  /** The same data on another day. */
+  async onDay(day: string): Promise<void> {
+    await this.kill()
+    await this.up(day)
   }
 
   async end(): Promise<void> {

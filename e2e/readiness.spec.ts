@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Locator, type Page } from '@playwright/test'
 import { App } from './app'
 
 let app: App
@@ -86,4 +86,128 @@ test('one more clean day makes an offer, and a first solo try waits for the teac
   } finally {
     await own.end()
   }
+})
+
+const openRound = async (page: Page): Promise<void> => {
+  await page.goto(`${app.address}/readiness`)
+  await page.getByRole('link', { name: /Check round/ }).click()
+  await expect(page.getByText('Half 1 of 2')).toBeVisible()
+}
+
+/** Tab until something has the focus. */
+async function tabTo(page: Page, target: Locator): Promise<void> {
+  for (let i = 0; i < 120; i += 1) {
+    if (await target.evaluate((el) => el === document.activeElement)) return
+    await page.keyboard.press('Tab')
+  }
+  throw new Error('Tab never got there')
+}
+
+test('a round by keyboard alone: the check chosen, two half-rounds, a fault, an aid, one undone', async ({
+  page,
+}) => {
+  await openRound(page)
+  const pick = page.getByRole('group', { name: 'Suggested checks' }).getByRole('button').first()
+  const ready = page.getByText('Ready rounds')
+  await tabTo(page, ready)
+  await page.keyboard.press('Enter')
+  const hold = page.getByRole('group', { name: 'Hand round' }).getByRole('button', { name: /^Short down dog/ })
+  await tabTo(page, hold)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 2, name: /^Short down dog/ })).toBeVisible()
+  await expect(pick).toHaveAttribute('aria-pressed', 'false')
+  // On a button the space bar presses that button and nothing else.
+  await tabTo(page, page.getByRole('button', { name: 'Start everybody' }))
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('button', { name: 'End the hold' })).toBeVisible()
+  for (const lane of ['1', '2', '3', '4', '5']) await page.keyboard.press(lane)
+  await recorded(page, 5)
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('button', { name: 'Start everybody' })).toBeVisible()
+  const lanes = page.getByRole('region').filter({ has: page.getByRole('button', { name: 'Undo' }) })
+  const chip = lanes.nth(0).getByRole('checkbox').first()
+  await tabTo(page, chip)
+  await page.keyboard.press('Space')
+  await expect(chip).toBeChecked()
+  await tabTo(page, lanes.nth(0).getByText('Helped, or arms spent?'))
+  await page.keyboard.press('Enter')
+  await tabTo(page, lanes.nth(0).getByRole('checkbox', { name: 'Block' }))
+  await page.keyboard.press('Space')
+  await expect(lanes.nth(0).getByText('Noted: block')).toBeVisible()
+  await tabTo(page, lanes.nth(4).getByRole('button', { name: 'Undo' }))
+  await page.keyboard.press('Enter')
+  await recorded(page, 4)
+  await page.keyboard.press('s')
+  await expect(page.getByText('Half 2 of 2')).toBeVisible()
+  await tabTo(page, page.getByRole('button', { name: 'Start everybody' }))
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: 'End the hold' })).toBeVisible()
+  for (const lane of ['1', '2', '3', '4', '5']) await page.keyboard.press(lane)
+  await recorded(page, 9)
+})
+
+test('sides, body units and levels, each in its own way; who records is asked once', async ({ page }) => {
+  await page.setViewportSize({ width: 820, height: 1180 })
+  await openRound(page)
+  await page.getByRole('combobox', { name: 'Who records on this device?' }).fill('Bram Teale')
+  await page.keyboard.press('Tab')
+  await expect(page.getByText('Bram Teale records on this device.')).toBeVisible()
+  await page.getByText('Ready rounds').click()
+  const pick = (round: string, check: RegExp) =>
+    page.getByRole('group', { name: round }).getByRole('button', { name: check }).click()
+  const ines = page.getByRole('region', { name: 'Ines Calder' })
+
+  await pick('Forearm round', /^Leg lift in dolphin/)
+  await page.getByRole('button', { name: 'Start everybody' }).click()
+  await ines.getByRole('button', { name: 'Hand up' }).click()
+  await expect(ines.getByRole('note')).toContainText(/^left \d/)
+  await page.getByText('Right', { exact: true }).click()
+  await page.getByRole('button', { name: 'Start everybody' }).click()
+  await ines.getByRole('button', { name: 'Hand up' }).click()
+  await expect(ines).toContainText(/left [\d.]+ s, right [\d.]+ s/)
+
+  await pick('Shoulder map', /^Elbows overhead, bent/)
+  await expect(ines).toContainText('One of Ines’s fists is about 8.4 cm')
+  await ines.getByRole('textbox', { name: 'left, fists' }).fill('2')
+  await ines.getByRole('textbox', { name: 'right, fists' }).fill('17 cm')
+  await ines.getByRole('button', { name: 'Keep' }).click()
+  await recorded(page, 1)
+  await page.reload()
+  await expect(page.getByText('Bram Teale records on this device.')).toBeVisible()
+  await recorded(page, 1)
+  await page.getByRole('link', { name: 'Everybody’s readiness' }).click()
+  await page.getByRole('link', { name: 'Ines Calder' }).click()
+  await expect(
+    page.getByRole('row', { name: /Elbows overhead, bent left 2 fists, right 2 fists/ }),
+  ).toBeVisible()
+})
+
+test('a printed check card is one page, and is copied in by the row with what cannot be read named', async ({
+  page,
+}) => {
+  await openRound(page)
+  const round = page.url()
+  await page.goto(`${round}/card?checks=CK-dolphin-hold,CK-leg-lift-forearm,CK-pelvic-set`)
+  await expect(page.getByRole('heading', { level: 1, name: 'Check card' })).toBeVisible()
+  const pdf = (await page.pdf({ format: 'A4' })).toString('latin1')
+  expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1)
+  await page.getByRole('link', { name: 'Copy it in' }).click()
+  const cell = (name: string, check: string) => page.getByRole('textbox', { name: `${name}, ${check}` })
+  await cell('Ines Calder', 'Dolphin hold').focus()
+  for (const text of ['61', '30/28', 'y']) {
+    await page.keyboard.type(text)
+    await page.keyboard.press('Tab')
+  }
+  await cell('Jonty Abara', 'Dolphin hold').fill('40 b')
+  await cell('Jonty Abara', 'Leg lift in dolphin without sinking').fill('7')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Both sides, please: left/right, such as 6/5.')).toBeVisible()
+  await expect(cell('Ines Calder', 'Leg lift in dolphin without sinking')).toHaveValue('30/28')
+  await cell('Jonty Abara', 'Leg lift in dolphin without sinking').fill('7/6')
+  await page.getByRole('button', { name: 'Store 5 results' }).click()
+  await expect(page.getByText('5 results stored.')).toBeVisible()
+  await page.getByRole('link', { name: 'Jonty Abara' }).click()
+  await expect(page.getByRole('row', { name: /Dolphin hold 40 s/ })).toContainText(
+    'did not count: a fault was marked that voids it',
+  )
 })

@@ -86,6 +86,8 @@ export type PersonReadiness = {
   turnings: TurningView[]
   tries: TryEntry[]
   tryStages: TryStage[]
+  /** Every fault there is, for what no chip names. */
+  allFaults: { value: string; label: string }[]
   /** The stage that a try is most likely at. */
   tryAt: string
   /** Whether the standing is by eye. */
@@ -136,6 +138,7 @@ export function personReadiness(id: string, hidden = false, family: Family = 'FS
       .reverse()
       .map(tryEntry),
     tryStages: ladder.map(tryStage),
+    allFaults: practice.faults.map((f) => ({ value: f.id, label: f.name })),
     tryAt: decision.targetId ?? decision.standing?.stageId ?? ladder[0]?.id ?? '',
     placed: decision.standing?.by === 'placement',
     checks: checksForFamily(family),

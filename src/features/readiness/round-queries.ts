@@ -170,7 +170,14 @@ export function cardOf(classId: string, asked: readonly string[]): CardData | nu
   const data = roundData(classId)
   const record = findClass(context().db, classId)
   if (!data || !record) return null
-  const known = asked.filter((id) => data.checks.some((c) => c.id === id))
+  // What would settle most comes first, but any check that shows something may be put on paper.
+  const choices = [
+    ...new Set([...data.checks.map((c) => c.id), ...library().checks.map((c) => c.id)]),
+  ].flatMap((id) => {
+    const check = findById(library().checks, id)
+    return check.life === 'standing' ? [{ value: id, label: check.name }] : []
+  })
+  const known = asked.filter((id) => choices.some((c) => c.value === id))
   const [first] = data.bundles
   const usual = data.suggested.length > 0 ? data.suggested : (first?.checks ?? [])
   const checks = (known.length > 0 ? known : usual).slice(0, CARD_CHECKS)
@@ -180,7 +187,7 @@ export function cardOf(classId: string, asked: readonly string[]): CardData | nu
     dayLabel: formatDay(record.day),
     people: data.people.map(({ id, name }, i) => ({ id, name, pair: Math.floor(i / 2) + 1 })),
     checks: checks.map((id) => cardCheck(findById(library().checks, id))),
-    choices: data.checks.map((c) => ({ value: c.id, label: c.name })),
+    choices,
   }
 }
 

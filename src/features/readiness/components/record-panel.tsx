@@ -23,7 +23,12 @@ export function RecordPanel({ person }: { person: PersonReadiness }) {
       </Tabs.Panel>
       <Tabs.Panel value="try">
         <Stack gap="xl">
-          <TryForm studentId={person.id} stages={person.tryStages} startAt={person.tryAt} />
+          <TryForm
+            studentId={person.id}
+            stages={person.tryStages}
+            startAt={person.tryAt}
+            allFaults={person.allFaults}
+          />
           <Tries studentId={person.id} tries={person.tries} />
         </Stack>
       </Tabs.Panel>

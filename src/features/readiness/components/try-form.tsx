@@ -5,6 +5,7 @@ import {
   Checkbox,
   Chip,
   Group,
+  MultiSelect,
   SegmentedControl,
   Select,
   Stack,
@@ -18,7 +19,7 @@ import { newStamp, type Stamp } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
 import { logTry } from '../actions'
-import type { TryStage } from '../person-queries'
+import type { PersonReadiness, TryStage } from '../person-queries'
 
 type Sent = Parameters<typeof logTry>[0]
 type Typed = Pick<Sent, 'outcome' | 'seconds' | 'lead' | 'exitControlled' | 'help' | 'endedBy' | 'faults'> & {
@@ -46,10 +47,12 @@ export function TryForm({
   studentId,
   stages,
   startAt,
+  allFaults,
 }: {
   studentId: string
   stages: readonly TryStage[]
   startAt: string
+  allFaults: PersonReadiness['allFaults']
 }) {
   const router = useRouter()
   const stamp = useRef<Stamp | null>(null)
@@ -191,6 +194,15 @@ export function TryForm({
             ))}
           </Group>
         </Chip.Group>
+        <MultiSelect
+          label="Something else seen"
+          placeholder="Type what it looked like"
+          searchable
+          maxValues={12}
+          data={allFaults}
+          value={[...typed.faults]}
+          onChange={(faults) => change({ faults })}
+        />
         <Group>
           <Button type="submit" loading={busy}>
             Save the try

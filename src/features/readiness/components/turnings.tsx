@@ -10,7 +10,7 @@ export function Turnings({ turnings }: { turnings: readonly TurningView[] }) {
   if (turnings.length < 2) return null
   const [first, rest] = [turnings.slice(0, SHOWN), turnings.slice(SHOWN)]
   return (
-    <section className="card" aria-label="History of decisions">
+    <section className="card" aria-label="How the answer has changed">
       <Title order={2} fz="lg" mb="xs">
         How the answer has changed
       </Title>
