@@ -1,11 +1,11 @@
-import { asc } from 'drizzle-orm'
+import { asc, sql } from 'drizzle-orm'
 import type { OfferTap } from '@/core/readiness/offers'
 import type { Db } from './open'
 import { offerTap } from './schema'
 
-/** Every answer to an offer, oldest first. */
+/** Every answer to an offer, oldest first; of two in one moment the one that was stored first. */
 export function listOfferTaps(db: Db): OfferTap[] {
-  return db.select().from(offerTap).orderBy(asc(offerTap.atMs), asc(offerTap.id)).all()
+  return db.select().from(offerTap).orderBy(asc(offerTap.atMs), sql`rowid`).all()
 }
 
 /** Adds an answer; the same id a second time changes nothing. */

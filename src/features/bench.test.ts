@@ -19,10 +19,6 @@ afterAll(() => rmSync(folder, { recursive: true, force: true }))
 const load = async () => ({
   actions: await import('./setups/actions'),
   queries: await import('./setups/queries'),
-  readiness: await import('./readiness/actions'),
-  board: await import('./readiness/board-queries'),
-  families: await import('./readiness/families'),
-  round: await import('./readiness/round-queries'),
   context: await import('./context'),
 })
 let app: Awaited<ReturnType<typeof load>>
@@ -96,41 +92,5 @@ describe('the bench', () => {
       { setup, height: '180', with: '{"a":"b"}' },
     ])
       expect(app.queries.cardData(broken)).toBeNull()
-  })
-})
-
-describe('offers and rounds', () => {
-  it('answers an offer with name and time, and the newest answer counts', async () => {
-    const tap = (answer: 'accept' | 'hold-back') =>
-      app.readiness.answerOffer({ id: v7(), studentId: idOf('Ines Calder'), stageId: 'FS-10a', answer })
-    value(await tap('accept'))
-    value(await tap('hold-back'))
-    const { judgeFor } = await import('./judge')
-    const looked = judgeFor(app.context.context()).looked(idOf('Ines Calder'), 'FS-10a')
-    expect(looked).toMatchObject({ answer: 'hold-back', by: 'Ottoline Marsh' })
-    expect(looked?.atMs).toBe(Date.parse(`${DAY}T17:00:00Z`))
-    expect(
-      (await app.readiness.answerOffer({ id: v7(), studentId: v7(), stageId: 'FS-10a', answer: 'accept' }))
-        .ok,
-    ).toBe(false)
-  })
-  it('the board has six families for everybody, and marks unknown ladders as building', () => {
-    const { families, rows } = app.board.board()
-    expect(families).toHaveLength(6)
-    expect(rows).toHaveLength(14)
-    expect(rows.find((r) => r.name === 'Ravi Ellender')?.cells.every((c) => c.outcome === 'build')).toBe(true)
-    expect(app.families.familyAsked('CR')).toBe('CR')
-    expect(app.families.familyAsked('nonsense')).toBe('FS')
-  })
-  it('suggests a round that fits eight minutes and asks only standing checks', () => {
-    const data = app.round.roundData(world.classes.at(-1)?.id ?? '')
-    expect(data?.people).toHaveLength(10)
-    expect(data?.suggested.length).toBeGreaterThan(0)
-    const minutes = data?.checks
-      .filter((c) => data.suggested.includes(c.id))
-      .reduce((sum, c) => sum + c.minutes, 0)
-    expect(minutes).toBeLessThanOrEqual(10)
-    expect(app.round.roundData(v7())).toBeNull()
-    expect(app.round.nextRound()?.title).toBe('Tuesday upside down')
   })
 })

@@ -3,7 +3,7 @@ import type { Body } from './estimate'
 import { parseLength, type Cm } from '../units'
 
 /** Units that a body carries with it: what a gap is counted in when nobody has a tape. */
-export const SPANS = ['fists', 'hands', 'feet'] as const
+const SPANS = ['fists', 'hands', 'feet'] as const
 export type Span = (typeof SPANS)[number]
 export type Spans = Readonly<Record<Span, Cm>>
 

@@ -51,7 +51,7 @@ describe('the outcome table, row by row (FS-06 asks for a leg lift of 5 s each s
     ['four of five seconds', [did('FS-05'), legs(4, 9)], NO_LIMITS, 'near', 'FS-06'],
     ['three of five', [did('FS-05'), legs(3, 9)], NO_LIMITS, 'build', 'FS-06'],
     ['nothing known', [did('FS-05')], NO_LIMITS, 'build', 'FS-06'],
-    ['top of the ladder', [1, 3, 5].map((d) => did('FS-16', d)), NO_LIMITS, 'held', null],
+    ['top of the ladder', [1, 3, 5].map((d) => did('AD-01', d)), NO_LIMITS, 'held', null],
   ])('%s', (_, facts, limits, outcome, targetId) =>
     expect(fs(facts, limits)).toMatchObject({ outcome, targetId }),
   )
@@ -251,6 +251,25 @@ describe('going back and coming back', () => {
   })
   it('every family has its own absence: a season of handstands does not keep the forearm stand warm', () => {
     expect(fs([did('FS-05', 30), did('HS-05a', 1)]).outcome).toBe('step-back')
+  })
+})
+
+describe('the advanced follow their parent family (ruling 15)', () => {
+  const next = (family: 'FS' | 'HS' | 'HD' | 'SH', stage: string) =>
+    decide(
+      practice,
+      family,
+      's',
+      evidence(...[1, 3, 5].map((d) => did(stage, d))),
+      NO_LIMITS,
+      TODAY,
+    ).branches.map((b) => b.stageId)
+  it('at the top of its own ladder each of four has one more', () => {
+    expect(next('FS', 'FS-16')).toEqual(['AD-01'])
+    expect(next('HS', 'HS-14')).toContain('AD-03')
+    expect(next('SH', 'SH-14')).toContain('AD-11')
+    // A drop exit wants two other families besides: it is nobody's next step from one ladder.
+    expect(next('FS', 'AD-01')).toEqual([])
   })
 })
 

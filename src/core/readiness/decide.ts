@@ -59,7 +59,7 @@ export type Ways = {
   readonly prefers: readonly string[]
 }
 
-export const ANY_WAY: Ways = { hidden: new Set(), prefers: [] }
+const ANY_WAY: Ways = { hidden: new Set(), prefers: [] }
 
 const BEST_FIRST: readonly Outcome[] = ['offer', 'once-more', 'near', 'build', 'not-now']
 
@@ -175,7 +175,7 @@ function openCase(practice: Library, family: Family, allEvidence: Evidence, limi
 
 /**
  * Successors of the standing; without a standing, the foot of the ladder. Off a side branch that leads nowhere
- * further, every open stage that does lead on; at the last stage, nothing.
+ * further, every open stage that does lead on or is an advanced one; at the last stage, nothing.
  */
 function candidates({ ladder, standing, credited }: Case, hidden: ReadonlySet<string>): Stage[] {
   const { stages } = ladder
@@ -184,7 +184,8 @@ function candidates({ ladder, standing, credited }: Case, hidden: ReadonlySet<st
   if (stages.at(-1)?.id === standing.stageId) return []
   const open = shown.filter((stage) => !credited.has(stage.id) && afterSatisfied(stage, credited))
   const next = successorsOf(stages, standing.stageId).filter((stage) => open.includes(stage))
-  return next.length > 0 ? next : open.filter((stage) => successorsOf(stages, stage.id).length > 0)
+  if (next.length > 0) return next
+  return open.filter((stage) => stage.family === 'AD' || successorsOf(stages, stage.id).length > 0)
 }
 
 function comesAfter(stage: Stage): boolean {

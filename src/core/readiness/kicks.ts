@@ -44,7 +44,7 @@ function betaBinomial(k: number, n: number, a: number, b: number): number {
 }
 
 /** Whether a try that leaves the floor got where it was going; null where nothing left the floor. */
-export function arrival({ level, outcome }: Pick<Attempt, 'level' | 'outcome'>): boolean | null {
+function arrival({ level, outcome }: Pick<Attempt, 'level' | 'outcome'>): boolean | null {
   if (level === 'practised' || outcome === 'stopped') return null
   return level === 'touched' || level === 'held'
 }

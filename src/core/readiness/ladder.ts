@@ -11,15 +11,27 @@ export type Ladder = {
   readonly order: (stageId: string) => number
 }
 
-/** A family's ladder; made once for a library. */
+/** A family's ladder, with what follows it among the advanced; made once for a library. */
 export function ladderOf(practice: Library, family: Family): Ladder {
   const known = ladders.get(practice) ?? new Map<Family, Ladder>()
   ladders.set(practice, known)
   const found = known.get(family)
   if (found) return found
-  const made = makeLadder(practice.stages.filter((stage) => stage.family === family))
+  const made = makeLadder(stagesOf(practice, family))
   known.set(family, made)
   return made
+}
+
+/** A family's stages, and the advanced ones that come after nothing but them (ruling 15). */
+function stagesOf(practice: Library, family: Family): Stage[] {
+  const own = practice.stages.filter((stage) => stage.family === family)
+  if (family === 'AD') return own
+  for (const stage of practice.stages.filter((s) => s.family === 'AD')) {
+    const names = [...stage.after.all, ...stage.after.any]
+    const follows = names.every((name) => own.some((s) => answersTo(s.id, name)))
+    if (names.length > 0 && follows) own.push(stage)
+  }
+  return own
 }
 
 const ladders = new WeakMap<Library, Map<Family, Ladder>>()

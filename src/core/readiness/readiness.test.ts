@@ -6,6 +6,7 @@ import { capsFrom, NO_LIMITS, NOT_ASKED } from '../screening/caps'
 import { describeReason } from '../words/reason'
 import { decide, type Decision, type Outcome } from './decide'
 import type { Evidence, Observation } from './evidence'
+import { ladderOf } from './ladder'
 import { evaluateGate, type GateState } from './gate'
 
 const practice = library()
@@ -131,7 +132,7 @@ describe('decisions, row by row', () => {
     expect(decideOn(ready, TODAY, 'recorded').outcome).toBe('offer')
   })
   it('held: nothing above the top of the ladder', () => {
-    const top = practice.stages.filter((s) => s.family === 'FS').at(-1)!.id
+    const top = ladderOf(practice, 'FS').stages.at(-1)!.id
     expect(decideOn(evidence(did(top, 1), did(top, 3), did(top, 5)))).toMatchObject({
       outcome: 'held',
       targetId: null,

@@ -12,7 +12,7 @@ export type Turning = {
 }
 
 /** Decisions are replayed this far back, days. */
-export const REPLAY_DAYS = 180
+const REPLAY_DAYS = 180
 
 /**
  * The history of decisions in a family: made anew as of each day on which something was recorded, the turning points

@@ -145,7 +145,7 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
     pelvicSet: true,
     plankS: 90,
     driftCm: 0.5,
-    worked: clean('FS-16', 3, 2, 1, 0),
+    worked: [...clean('FS-16', 3, 2, 1), ...clean('AD-01', 3, 2, 1, 0)],
   },
   {
     name: 'Priya Dunmore',

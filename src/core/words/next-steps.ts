@@ -5,7 +5,8 @@ import type { Cause, CauseEvidence, FaultHelp } from '../readiness/fault-help'
 import type { Forecast } from '../readiness/forecast'
 import type { FadeProposal, SetupTrial } from '../readiness/fade'
 import type { KickOutlook } from '../readiness/kicks'
-import { checkName, type Prescribed } from '../readiness/prescribe'
+import { needName, type Prescribed } from '../readiness/prescribe'
+import type { SideGap } from '../readiness/sides'
 import type { Ceiling } from '../readiness/tonight'
 import { count, percent, plain } from './number'
 import { faultName, shown, stageName } from './reason'
@@ -26,14 +27,21 @@ export function describeForecast(check: ReadinessCheck, forecast: Forecast): str
 
 /** A drill with its dose and the steps either side. */
 export function describePrescribed(practice: Library, prescribed: Prescribed): string {
-  const { drillId, minutes, doseShare, covers, easier, harder } = prescribed
+  const { drillId, minutes, doseShare, covers, weaker, easier, harder } = prescribed
   const drill = findById(practice.drills, drillId)
   const dose =
     doseShare >= 0.95
       ? 'the usual dose'
       : `about ${percent(Math.round(doseShare * 10) / 10)} of the usual dose`
+  const behind = weaker === null ? '' : ` Begin on the ${weaker} and give it one set more.`
   const sides = [easier ? `Easier: ${easier}` : '', harder ? `Harder: ${harder}` : ''].filter((t) => t !== '')
-  return `${drill.name}, ${minutes} min, ${dose}, for ${covers.map((c) => checkName(practice, c).toLowerCase()).join(' and ')}. ${sides.join(' ')}`.trim()
+  return `${drill.name}, ${minutes} min, ${dose}, for ${covers.map((c) => needName(practice, c)).join(' and ')}.${behind} ${sides.join(' ')}`.trim()
+}
+
+/** A side that has been behind for days, as the teacher is told of it. */
+export function describeSideGap(practice: Library, { checkId, weaker, share, wideDays }: SideGap): string {
+  const { name } = findById(practice.checks, checkId)
+  return `${name}: the ${weaker} is ${percent(share)} behind, over 30 % on ${count(wideDays.length, 'day')}. Worth a look at why.`
 }
 
 /** What a prop may do next, with the days it comes from. */

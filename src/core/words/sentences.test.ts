@@ -8,7 +8,15 @@ import { CARD_LINES } from './emergency'
 import { FAMILY_NAMES } from './family'
 import { describeHeadRoom } from './head-room'
 import { describeIncident, KIND_WORD, TOLD_WORD } from './incident'
-import { describeForecast, describePrescribed } from './next-steps'
+import {
+  describeCeiling,
+  describeFade,
+  describeForecast,
+  describeKicks,
+  describePrescribed,
+  describeSideGap,
+  describeTrial,
+} from './next-steps'
 import { METRIC } from './number'
 import { describeRoom } from './room'
 
@@ -90,10 +98,54 @@ it('says a drill with its minutes, dose and what it is for', () => {
       drillId: drill?.id ?? '',
       minutes: 2,
       doseShare,
-      covers: ['CK-dolphin-hold'],
+      covers: ['CK-dolphin-hold', 'FT-elbow-splay'],
+      weaker: null,
       easier: 'Sit back.',
       harder: null,
     })
-  expect(said(1)).toMatch(/2 min, the usual dose, for dolphin hold\. Easier: Sit back\./)
+  expect(said(1)).toMatch(
+    /2 min, the usual dose, for dolphin hold and “elbows slide apart”\. Easier: Sit back\./,
+  )
   expect(said(0.62)).toMatch(/about 60 % of the usual dose/)
+})
+it('says what a prop may do, what a trial showed and how sure it is', () => {
+  const base = { stageId: 'FS-05', setupId: 'SETUP-dolphin-strap', evidenceIds: [] }
+  const days = ['2026-03-01', '2026-03-08']
+  expect(describeFade(practice, { ...base, code: 'fade', to: 'SETUP-dolphin-block', days })).toBe(
+    'Dolphin, one leg lifted (FS-05): clean with dolphin with elbow strap on 1 Mar 2026 and 8 Mar 2026. Next with less: dolphin with hand block.',
+  )
+  expect(
+    describeFade(practice, { ...base, code: 'restore', faultId: 'FT-elbow-splay', day: '2026-03-08' }),
+  ).toMatch(/came back twice on 8 Mar 2026 without .*\. Put it back\.$/)
+  const trial = (difference: number, sure: number, pairs: number) =>
+    describeTrial(practice, {
+      ...{ difference, sure, pairs, stageId: 'FS-05', day: '2026-03-08' },
+      with: 'SETUP-dolphin-strap',
+      without: 'SETUP-dolphin-block',
+    })
+  expect(trial(-3.75, 14 / 16, 4)).toMatch(/3.8 s shorter with .* over 4 pairs; 88 % sure\.$/)
+  expect(trial(2, 6 / 8, 3)).toMatch(/2 s longer .* only 75 % sure: more pairs would tell\.$/)
+  expect(trial(0, 0, 3)).toMatch(/no difference/)
+})
+it('says kicks as a range, sides with their days, and tonight without a word of why', () => {
+  expect(describeKicks({ tries: 1, chance: 0.66, from: 1, to: 5 }, 'Kicks')).toBe(
+    'Kicks: about 65 % arrive (1 try in six weeks); of the next five, 1 to 5.',
+  )
+  expect(describeKicks({ tries: 30, chance: 0.97, from: 5, to: 5 }, 'Kicks')).toMatch(
+    /of the next five, 5\.$/,
+  )
+  const gap = {
+    checkId: 'CK-leg-lift-forearm',
+    weaker: 'left',
+    share: 0.4,
+    wideDays: ['a', 'b', 'c'],
+    told: true,
+  } as const
+  expect(describeSideGap(practice, gap)).toMatch(/the left is 40 % behind, over 30 % on 3 days/)
+  const ceiling = (stageId: string | null, usualId: string | null) =>
+    describeCeiling(practice, { stageId, usualId, lowered: stageId !== usualId })
+  expect(ceiling('FS-05', 'FS-05')).toMatch(/as it stands, up to/)
+  expect(ceiling(null, null)).toMatch(/as it stands, nothing/)
+  expect(ceiling('FS-01', 'FS-05')).toBe('Tonight: up to Forearm table (FS-01). The standing stays as it is.')
+  expect(ceiling(null, 'FS-05')).toMatch(/^Tonight: nothing of this ladder\. The standing stays/)
 })

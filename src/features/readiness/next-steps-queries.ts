@@ -8,6 +8,9 @@ import { helpWith } from '@/core/readiness/fault-help'
 import { forecastGate } from '@/core/readiness/forecast'
 import { proposeFades, trialsOf } from '@/core/readiness/fade'
 import { kickOutlook, kicksAt } from '@/core/readiness/kicks'
+import { ladderOf } from '@/core/readiness/ladder'
+import { jointsLoaded } from '@/core/readiness/recent-load'
+import { sideGaps } from '@/core/readiness/sides'
 import { prescribe } from '@/core/readiness/prescribe'
 import {
   describeFade,
@@ -15,6 +18,7 @@ import {
   describeHelp,
   describeKicks,
   describePrescribed,
+  describeSideGap,
   describeTrial,
 } from '@/core/words/next-steps'
 import { faultName } from '@/core/words/reason'
@@ -27,6 +31,8 @@ export type NextSteps = {
   kicks: string[]
   /** Props that may go or should come back, and what trials showed. */
   props: string[]
+  /** Sides that have been far apart for days. */
+  sides: string[]
   /** Drills that cover what is missing, with their dose. */
   drills: string[]
   /** What to do about faults seen lately, cause first. */
@@ -35,6 +41,8 @@ export type NextSteps = {
 
 /** Minutes for drills before anybody says otherwise. */
 const DRILL_MINUTES = 12
+/** Faults that are spoken of at a time. */
+const MOST_FAULTS = 3
 /** A fault seen longer ago than this is no news, days. */
 const FAULT_DAYS = 28
 
@@ -45,6 +53,12 @@ export function nextSteps(judge: Judge, decision: Decision, today: string, hidde
   const seen = [...evidence.observations, ...evidence.attempts]
     .filter((f) => daysBetween(f.day, today) <= FAULT_DAYS)
     .flatMap((f) => f.faults)
+  const faultsLately = [...new Set(seen)].slice(0, MOST_FAULTS)
+  const ownLately = faultsLately.filter((id) => findById(practice.faults, id).own)
+  const gaps = sideGaps(practice, evidence.observations, today)
+  const asked = new Set(
+    ladderOf(practice, decision.family).stages.flatMap((s) => s.gates.map((g) => g.check)),
+  )
   return {
     forecasts: decision.missing.flatMap((m) => {
       if (m.gate.op !== '>=' && m.gate.op !== '<=') return []
@@ -58,10 +72,13 @@ export function nextSteps(judge: Judge, decision: Decision, today: string, hidde
       ),
       ...trialsOf(practice, inFamily(evidence, decision.family)).map((t) => describeTrial(practice, t)),
     ],
-    drills: prescribe(practice, decision.missing, { minutes: DRILL_MINUTES, caps }).map((d) =>
-      describePrescribed(practice, d),
-    ),
-    faults: [...new Set(seen)].slice(0, 3).map((id) => ({
+    sides: gaps.filter((g) => g.told).map((g) => describeSideGap(practice, g)),
+    drills: prescribe(
+      practice,
+      { missing: decision.missing, faults: ownLately, sides: gaps.filter((g) => asked.has(g.checkId)) },
+      { minutes: DRILL_MINUTES, caps, loaded: jointsLoaded(practice, evidence, today) },
+    ).map((d) => describePrescribed(practice, d)),
+    faults: faultsLately.map((id) => ({
       name: faultName(practice, id),
       text: describeHelp(
         practice,
@@ -77,8 +94,8 @@ const LEAST_KICKS = 3
 /** Kicks of this family, together and by the leg that led where both have led. */
 function kickLines({ family }: Decision, evidence: Evidence, today: string): string[] {
   const stages = new Set(
-    library()
-      .stages.filter((s) => s.family === family && (s.load.FR ?? 0) >= 2)
+    ladderOf(library(), family)
+      .stages.filter((s) => (s.load.FR ?? 0) >= 2)
       .map((s) => s.id),
   )
   const outlook = (who: string, lead: 'left' | 'right' | null): string[] => {
@@ -91,7 +108,6 @@ function kickLines({ family }: Decision, evidence: Evidence, today: string): str
 
 /** Tries at the stages of one family. */
 function inFamily(evidence: Evidence, family: Family): Evidence {
-  const { stages } = library()
-  const own = new Set(stages.filter((s) => s.family === family).map((s) => s.id))
+  const own = new Set(ladderOf(library(), family).stages.map((s) => s.id))
   return { ...evidence, attempts: evidence.attempts.filter((a) => own.has(a.stageId)) }
 }

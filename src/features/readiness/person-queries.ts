@@ -4,6 +4,7 @@ import { findById, library } from '@/core/practice/library'
 import type { Family, ReadinessCheck, Stage } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
 import { foldEvidence, type Attempt, type Observation } from '@/core/readiness/evidence'
+import { ladderOf } from '@/core/readiness/ladder'
 import { needsLook } from '@/core/readiness/offers'
 import { turningPoints, type Turning } from '@/core/readiness/replay'
 import { tonightsCeiling } from '@/core/readiness/tonight'
@@ -109,7 +110,7 @@ export function personReadiness(id: string, hidden = false, family: Family = 'FS
   const judge = judgeFor(ctx)
   const evidence = judge.evidence(id)
   const { observations: current, attempts } = foldEvidence(evidence, today)
-  const ladder = practice.stages.filter((s) => s.family === family)
+  const ladder = ladderOf(practice, family).stages
   const inLadder = new Set(ladder.map((s) => s.id))
   const decision = judge.decide(id, { family })
   const replaced = new Set(
@@ -157,9 +158,7 @@ export function personReadiness(id: string, hidden = false, family: Family = 'FS
 /** Checks that some stage of a family asks for, in the order the ladder first asks. */
 function checksForFamily(family: Family): ReadinessCheck[] {
   const practice = library()
-  const asked = practice.stages
-    .filter((s) => s.family === family)
-    .flatMap((s) => s.gates.map((gate) => gate.check))
+  const asked = ladderOf(practice, family).stages.flatMap((s) => s.gates.map((gate) => gate.check))
   return [...new Set(asked)].map((id) => findById(practice.checks, id))
 }
 

@@ -6,6 +6,7 @@ export function NextSteps({ next }: { next: Steps }) {
   const parts = [
     { title: 'At this rate', lines: [...next.forecasts, ...next.kicks] },
     { title: 'Until then', lines: next.drills },
+    { title: 'Sides', lines: next.sides },
     { title: 'Props', lines: next.props },
   ].filter((p) => p.lines.length > 0)
   if (parts.length === 0 && next.faults.length === 0) return null

@@ -1,0 +1,268 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { demoWorld } from '@/core/simulate/demo'
+import { seeded, uuidAt } from '@/core/simulate/random'
+import { CookieJar } from '@/testing/cookies'
+import type { Answer } from '../answer'
+
+const mockJar = new CookieJar()
+jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
+jest.mock('next/headers', () => ({ cookies: () => Promise.resolve(mockJar) }))
+
+const DAY = '2026-03-10'
+const folder = mkdtempSync(path.join(tmpdir(), 'levitar-readiness-'))
+process.env.LEVITAR_DATA = folder
+process.env.LEVITAR_NOW = `${DAY}T17:00:00Z`
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+const load = async () => ({
+  readiness: await import('./actions'),
+  board: await import('./board-queries'),
+  families: await import('./families'),
+  round: await import('./round-queries'),
+  person: await import('./person-queries'),
+  plans: await import('../plans/queries'),
+  context: await import('../context'),
+  judge: await import('../judge'),
+})
+let app: Awaited<ReturnType<typeof load>>
+const world = demoWorld(DAY)
+beforeAll(async () => {
+  app = await load()
+  const { seedDemo } = await import('@/db/seed')
+  seedDemo(app.context.context().db, world, DAY, app.context.keyOfHealth())
+})
+
+const random = seeded(37)
+const v7 = (): string => uuidAt(random, Date.parse(`${DAY}T17:00:00Z`))
+const DEVICE = v7()
+let sequence = 0
+const stamp = () => {
+  sequence += 1
+  return {
+    id: v7(),
+    deviceId: DEVICE,
+    deviceSeq: sequence,
+    hlc: `zz${String(sequence).padStart(7, '0')}-0000-${DEVICE}`,
+  }
+}
+const value = <T>(answer: Answer<T>): T => {
+  if (!answer.ok) throw new Error(answer.problems.map((p) => p.message).join(' '))
+  return answer.value
+}
+const refusedAt = (answer: Answer<unknown>): string[] => (answer.ok ? [] : answer.problems.map((p) => p.path))
+const idOf = (name: string): string => world.students.find((s) => s.name === name)?.id ?? ''
+const seen = (name: string, family: 'FS' | 'HS' = 'FS') => {
+  const found = app.person.personReadiness(idOf(name), false, family)
+  if (!found) throw new Error(`nobody called ${name}`)
+  return found
+}
+const classId = world.classes.at(-1)?.id ?? ''
+
+describe('offers and rounds', () => {
+  it('answers an offer with name and time, and the newest answer counts', async () => {
+    const tap = (answer: 'accept' | 'hold-back') =>
+      app.readiness.answerOffer({ id: v7(), studentId: idOf('Ines Calder'), stageId: 'FS-10a', answer })
+    value(await tap('accept'))
+    value(await tap('hold-back'))
+    const looked = app.judge.judgeFor(app.context.context()).looked(idOf('Ines Calder'), 'FS-10a')
+    expect(looked).toMatchObject({ answer: 'hold-back', by: 'Ottoline Marsh' })
+    expect(looked?.atMs).toBe(Date.parse(`${DAY}T17:00:00Z`))
+    expect(
+      (await app.readiness.answerOffer({ id: v7(), studentId: v7(), stageId: 'FS-10a', answer: 'accept' }))
+        .ok,
+    ).toBe(false)
+  })
+  it('the board has six families for everybody, and marks unknown ladders as building', () => {
+    const { families, rows } = app.board.board()
+    expect(families).toHaveLength(6)
+    expect(rows).toHaveLength(14)
+    expect(rows.find((r) => r.name === 'Ravi Ellender')?.cells.every((c) => c.outcome === 'build')).toBe(true)
+    expect(app.families.familyAsked('CR')).toBe('CR')
+    expect(app.families.familyAsked('nonsense')).toBe('FS')
+  })
+  it('suggests a round that fits eight minutes and asks only standing checks', () => {
+    const data = app.round.roundData(classId)
+    expect(data?.people).toHaveLength(10)
+    expect(data?.suggested.length).toBeGreaterThan(0)
+    const minutes = data?.checks
+      .filter((c) => data.suggested.includes(c.id))
+      .reduce((sum, c) => sum + c.minutes, 0)
+    expect(minutes).toBeLessThanOrEqual(10)
+    expect(app.round.roundData(v7())).toBeNull()
+    expect(app.round.nextRound()?.title).toBe('Tuesday upside down')
+  })
+})
+
+describe('a try logged by hand', () => {
+  const tried = (name: string, part: object = {}) => ({
+    ...stamp(),
+    studentId: idOf(name),
+    stageId: 'FS-05',
+    setupId: 'SETUP-dolphin-block',
+    outcome: 'clean' as const,
+    level: 'practised' as const,
+    seconds: '',
+    lead: null,
+    exitControlled: true,
+    help: 'alone' as const,
+    endedBy: null,
+    faults: [],
+    ...part,
+  })
+  it('stands in the list with everything that was said, once for two presses, and can be taken back', async () => {
+    const input = tried('Wren Haskett', { seconds: '12,5', lead: 'left', help: 'touched' })
+    value(await app.readiness.logTry(input))
+    value(await app.readiness.logTry(input))
+    const mine = () => seen('Wren Haskett').tries.filter((t) => t.dayLabel === '10 Mar 2026')
+    expect(mine()).toMatchObject([
+      {
+        stage: 'Dolphin, one leg lifted (FS-05)',
+        setup: 'Dolphin with hand block',
+        result: 'Clean, 12.5 s, left leading, Touched by a helper',
+      },
+    ])
+    const taken = { ...stamp(), studentId: input.studentId, attemptId: input.id }
+    value(await app.readiness.withdrawTry(taken))
+    expect(mine()).toEqual([])
+    expect(
+      refusedAt(await app.readiness.withdrawTry({ ...stamp(), ...taken, attemptId: v7(), id: v7() })),
+    ).toEqual([''])
+  })
+  it.each([
+    [{ seconds: 'long' }, 'seconds'],
+    [{ seconds: '9000' }, 'seconds'],
+    [{ faults: ['FT-elbow-splay'] }, 'outcome'],
+    [{ setupId: 'SETUP-moon' }, 'setupId'],
+    [{ stageId: 'FS-99' }, 'stageId'],
+    [{ studentId: v7() }, ''],
+  ])('refuses %p and stores nothing', async (part, at) => {
+    expect(refusedAt(await app.readiness.logTry(tried('Maud Ferrier', part)))).toEqual([at])
+    expect(seen('Maud Ferrier').tries).toEqual([])
+  })
+  it('an own severe fault steps back, spent arms do not', async () => {
+    const fault = { outcome: 'not-yet', faults: ['FT-head-drop'] }
+    value(await app.readiness.logTry(tried('Tomas Reyle', { ...fault, endedBy: 'spent-arms' })))
+    expect(seen('Tomas Reyle').decision.outcome).toBe('offer')
+    value(await app.readiness.logTry(tried('Tomas Reyle', fault)))
+    expect(seen('Tomas Reyle').decision).toMatchObject({ outcome: 'step-back', target: { id: 'FS-04' } })
+  })
+})
+
+describe('going above what is recorded', () => {
+  it('wants a reason, reaches the plan with it, and runs out after four weeks', async () => {
+    const above = (reason: 'spotter-beside' | null) =>
+      app.readiness.answerOffer({
+        id: v7(),
+        studentId: idOf('Wren Haskett'),
+        stageId: 'FS-05',
+        answer: 'override',
+        reason,
+      })
+    expect(refusedAt(await above(null))).toEqual(['reason'])
+    value(await above('spotter-beside'))
+    expect(seen('Wren Haskett').answer).toMatchObject({
+      may: 'override',
+      said: 'Above what is recorded (spotter beside), by Ottoline Marsh, 10 Mar 2026, 17:00',
+    })
+    const ctx = app.context.context()
+    const record = {
+      id: classId,
+      minutes: 75,
+      bays: 5,
+      locks: [],
+      roster: [idOf('Wren Haskett'), idOf('Ines Calder'), idOf('Bertram Oake')],
+    }
+    const plan = app.plans.makePlan(ctx, record)
+    if (!plan.ok) throw new Error('no plan')
+    const skill = plan.value.blocks.find((b) => b.kind === 'skill')
+    const mine =
+      skill?.kind === 'skill' ? skill.versions.find((v) => v.studentId === idOf('Wren Haskett')) : null
+    expect(mine).toMatchObject({ stageId: 'FS-05', override: 'spotter-beside' })
+    const later = { ...ctx, nowMs: ctx.nowMs + 29 * 86_400_000 }
+    expect(app.judge.judgeFor(later).looked(idOf('Wren Haskett'), 'FS-05')).toBeNull()
+  })
+  it('is not asked where a limit stands in the way', () => {
+    expect(seen('Odile Marchetti-Voss').answer?.may).toBe('nothing')
+  })
+})
+
+describe('the page of one person', () => {
+  it('tells how the answer has changed, newest first, and nothing of tonight to those who may not see', () => {
+    const { turnings } = seen('Greta Sommerby')
+    expect(turnings.length).toBeGreaterThan(1)
+    expect(turnings.map((t) => t.day)).toEqual(
+      turnings
+        .map((t) => t.day)
+        .toSorted()
+        .reverse(),
+    )
+    expect(app.person.personReadiness(idOf('Greta Sommerby'), true)?.tonight).toBe('')
+    expect(app.person.personReadiness(v7())).toBeNull()
+  })
+  it('lists what follows the family among the advanced', () => {
+    expect(seen('Sunniva Lund').tryStages.map((s) => s.id)).toContain('AD-01')
+    expect(seen('Sunniva Lund', 'HS').tryStages.map((s) => s.id)).toContain('AD-03')
+  })
+  it('knows kicks, props, and trials from the tries', () => {
+    expect(seen('Greta Sommerby').next.kicks).toHaveLength(2)
+    expect(seen('Bertram Oake').next.props.join()).toMatch(/Next with less/)
+    expect(seen('Odile Marchetti-Voss').next.props.join()).toMatch(/88 % sure/)
+  })
+})
+
+describe('the check card', () => {
+  const cell = (name: string, checkId: string, typed: string) => ({
+    ...stamp(),
+    studentId: idOf(name),
+    checkId,
+    typed,
+  })
+  const roster = world.classes.at(-1)?.roster ?? []
+  const [first = '', second = ''] = roster.map((id) => world.students.find((s) => s.id === id)?.name ?? '')
+  const send = (...cells: ReturnType<typeof cell>[]) =>
+    app.readiness.recordCard({ classId, observer: 'Bram Teale', cells })
+  const rows = (name: string) => seen(name).history.filter((h) => h.dayLabel === '10 Mar 2026')
+  it('stores all of it or nothing, names each cell that cannot be read, and skips empty ones', async () => {
+    const good = cell(first, 'CK-dolphin-hold', '41 b')
+    const refused = await send(
+      good,
+      cell(second, 'CK-leg-lift-forearm', '6'),
+      cell(second, 'CK-pelvic-set', 'q'),
+    )
+    expect(refusedAt(refused)).toEqual([
+      `${idOf(second)} CK-leg-lift-forearm`,
+      `${idOf(second)} CK-pelvic-set`,
+    ])
+    expect(rows(first)).toEqual([])
+    expect(
+      value(await send(good, cell(second, 'CK-leg-lift-forearm', '6/7'), cell(second, 'CK-pelvic-set', ' '))),
+    ).toEqual({ stored: 2 })
+    expect(rows(first)).toMatchObject([
+      { result: '41 s', counted: 'did not count: a fault was marked that voids it' },
+    ])
+    expect(rows(second)).toMatchObject([{ result: 'left 6 s, right 7 s' }])
+  })
+  it('takes nobody who is not on the list of that class', async () => {
+    const stranger = world.students.find((s) => !roster.includes(s.id))
+    expect((await send(cell(stranger?.name ?? '', 'CK-dolphin-hold', '30'))).ok).toBe(false)
+    expect((await app.readiness.recordCard({ classId: v7(), observer: '', cells: [] })).ok).toBe(false)
+  })
+  it('has the checks that are asked for, four at most, with letters for their faults', () => {
+    const card = app.round.cardOf(classId, ['CK-dolphin-hold', 'CK-nonsense', 'CK-leg-lift-forearm'])
+    expect(card?.checks.map((c) => [c.id, c.example])).toEqual([
+      ['CK-dolphin-hold', '34'],
+      ['CK-leg-lift-forearm', '34/3'],
+    ])
+    expect(card?.checks[0]?.faults.map((f) => f.letter)).toEqual(['a', 'b', 'c'])
+    expect(app.round.cardOf(classId, [])?.checks.length).toBeGreaterThan(1)
+    expect(app.round.cardOf(v7(), [])).toBeNull()
+  })
+  it('turns a tape’s centimetres into this person’s fists', async () => {
+    value(await send(cell(first, 'CK-forearm-overhead', '27 cm/2')))
+    expect(rows(first).find((h) => h.checkId === 'CK-forearm-overhead')?.result).toMatch(
+      /^left (2\.[7-9]|3(\.\d)?) fists, right 2 fists$/,
+    )
+  })
+})
