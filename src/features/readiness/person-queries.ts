@@ -220,12 +220,12 @@ function answerView(judge: Judge, decision: Decision, timeZone: string): AnswerV
   }
 }
 
-function turningView({ day, outcome, decision }: Turning, hidden: boolean): TurningView {
+function turningView({ day, decision }: Turning, hidden: boolean): TurningView {
   const { summary, target } = viewDecision(decision, hidden)
   return {
     day,
     dayLabel: formatDay(day),
-    outcome,
+    outcome: markOf(decision),
     text: `${target?.name ?? 'Top of the ladder'}. ${summary}`,
   }
 }

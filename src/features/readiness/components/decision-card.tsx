@@ -13,7 +13,9 @@ export function DecisionCard({
   studentId: string
   tonight: string
 }) {
-  const { outcome, target, standing, reasons, missing, wouldChange } = decision
+  // What is asked for stands above already.
+  const rest = decision.reasons.filter((line) => !decision.missing.includes(line))
+  const { outcome, target, standing, missing, wouldChange } = decision
   return (
     <section className="card" aria-label="Decision">
       <Stack gap="sm">
@@ -42,7 +44,7 @@ export function DecisionCard({
         <div>
           <Text fw={600}>Why</Text>
           <List>
-            {reasons.map((line) => (
+            {rest.map((line) => (
               <ListItem key={line}>{line}</ListItem>
             ))}
           </List>

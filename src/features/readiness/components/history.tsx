@@ -43,8 +43,8 @@ export function History({ studentId, entries, holds, onCorrect }: Props) {
           />
         </figure>
       ) : null}
-      <Table.ScrollContainer minWidth={560}>
-        <Table verticalSpacing="xs">
+      <Table.ScrollContainer minWidth={420}>
+        <Table verticalSpacing="xs" horizontalSpacing={6}>
           <Table.Thead>
             <Table.Tr>
               <Table.Th scope="col">Day</Table.Th>

@@ -37,8 +37,8 @@ function Rows({ studentId, tries }: { studentId: string; tries: readonly TryEntr
   return (
     <>
       <FormProblem message={problemOf('')} />
-      <Table.ScrollContainer minWidth={520}>
-        <Table verticalSpacing="xs">
+      <Table.ScrollContainer minWidth={420}>
+        <Table verticalSpacing="xs" horizontalSpacing={6}>
           <Table.Thead>
             <Table.Tr>
               <Table.Th scope="col">Day</Table.Th>
