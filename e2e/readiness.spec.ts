@@ -111,7 +111,9 @@ test('a round by keyboard alone: the check chosen, two half-rounds, a fault, an 
   const ready = page.getByText('Ready rounds')
   await tabTo(page, ready)
   await page.keyboard.press('Enter')
-  const hold = page.getByRole('group', { name: 'Hand round' }).getByRole('button', { name: /^Short down dog/ })
+  const hold = page
+    .getByRole('group', { name: 'Hand round' })
+    .getByRole('button', { name: /^Short down dog/ })
   await tabTo(page, hold)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { level: 2, name: /^Short down dog/ })).toBeVisible()

@@ -5,7 +5,11 @@ import { offerTap } from './schema'
 
 /** Every answer to an offer, oldest first; of two in one moment the one that was stored first. */
 export function listOfferTaps(db: Db): OfferTap[] {
-  return db.select().from(offerTap).orderBy(asc(offerTap.atMs), sql`rowid`).all()
+  return db
+    .select()
+    .from(offerTap)
+    .orderBy(asc(offerTap.atMs), sql`rowid`)
+    .all()
 }
 
 /** Adds an answer; the same id a second time changes nothing. */
