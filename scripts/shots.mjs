@@ -77,7 +77,7 @@ const VIEWS = [
   { name: 'readiness', size: LAPTOP, go: open('/readiness') },
   { name: 'readiness-dark', size: LAPTOP, scheme: 'dark', go: open('/readiness') },
   { name: 'round', size: TABLET, go: checkRound },
-  { name: 'person', size: LAPTOP, go: person('Greta Sommerby') },
+  { name: 'person', size: LAPTOP, go: person('Greta Sommerby'), full: true },
   {
     name: 'limits',
     size: LAPTOP,

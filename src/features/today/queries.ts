@@ -11,6 +11,7 @@ import { EMPTY_ROOM, type Room } from '@/core/room/room'
 import { conditionsOf } from '@/core/screening/answers'
 import { count } from '@/core/words/number'
 import { OUTCOME_WORD } from '@/core/words/outcome'
+import { markOf } from '../readiness/decision-view'
 import { describePlanWarning } from '@/core/words/plan'
 import { attendanceBefore, rosterOf } from '@/db/attendance'
 import { nextClass, type ClassRecord } from '@/db/classes'
@@ -70,7 +71,7 @@ export function todayData(): TodayData {
     occupants: placed.map(({ studentId, at }) => ({
       at,
       name: short.get(nameOf(studentId)) ?? '',
-      mark: OUTCOME_WORD[decisions.get(studentId)?.outcome ?? 'build'],
+      mark: OUTCOME_WORD[markFor(decisions.get(studentId))],
     })),
     settle: sentences({ ctx, record, judge, decisions, plan, unplaced: unplaced.length }),
   }
@@ -188,4 +189,9 @@ function names(people: readonly { name: string }[]): string {
 
 function valueOf<T>(result: { ok: true; value: T } | { ok: false }): T | null {
   return result.ok ? result.value : null
+}
+
+/** The same mark as on the board. */
+function markFor(decision: Decision | undefined): Decision['outcome'] {
+  return decision ? markOf(decision) : 'build'
 }

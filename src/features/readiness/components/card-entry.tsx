@@ -1,10 +1,11 @@
 'use client'
 
-import { Button, Group, Stack, Text, TextInput } from '@mantine/core'
+import { Button, Group, Text, TextInput } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import { newStamp, type Stamp } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
+import { FormShell } from '@/ui/form-shell'
 import { TextLink } from '@/ui/text-link'
 import { useSubmit } from '../../use-submit'
 import { recordCard } from '../actions'
@@ -38,84 +39,76 @@ export function CardEntry({ card }: { card: CardData }) {
     router.refresh()
   }
   return (
-    <form
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        void submit()
-      }}
-    >
-      <Stack>
-        <Group align="flex-end" className="no-print">
-          <TextInput
-            label="Who watched and wrote"
-            placeholder="Each other, in pairs"
-            maxLength={80}
-            value={observer}
-            onChange={(e) => setObserver(e.currentTarget.value)}
-          />
-          <div style={{ flex: 1, minWidth: 280 }}>
-            <CardChooser card={card} at="enter" />
-          </div>
-        </Group>
-        <Text>
-          A value, <strong>left/right</strong> where there are sides, then the letters that were ringed and{' '}
-          <strong>+</strong> for an aid: <strong>34 a</strong>, <strong>6/5</strong>, <strong>y</strong>.
-        </Text>
-        <FormProblem message={problemOf('') ?? problemOf('observer')} />
-        {problems.length > 1 ? (
-          <Text role="alert">{problems.length} cells cannot be read; nothing was stored yet.</Text>
-        ) : null}
-        <div style={{ overflowX: 'auto' }}>
-          <table className={classes.card}>
-            <thead>
-              <tr>
-                <th scope="col">Pair</th>
-                <th scope="col">Name</th>
-                {card.checks.map((c) => (
-                  <Column key={c.id} check={c} />
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {card.people.map((p, i) => (
-                <tr key={p.id} data-first={i % 2 === 0}>
-                  <td>{p.pair}</td>
-                  <th scope="row">
-                    <TextLink href={`/readiness/${p.id}`}>{p.name}</TextLink>
-                  </th>
-                  {card.checks.map((c) => {
-                    const key = `${p.id} ${c.id}`
-                    return (
-                      <td key={c.id} className={classes.cell}>
-                        <TextInput
-                          aria-label={`${p.name}, ${c.name}`}
-                          placeholder={c.example}
-                          maxLength={40}
-                          w={130}
-                          value={typed[key] ?? ''}
-                          error={problemOf(key)}
-                          onChange={(e) => {
-                            const text = e.currentTarget.value
-                            setTyped((all) => ({ ...all, [key]: text }))
-                          }}
-                        />
-                      </td>
-                    )
-                  })}
-                </tr>
-              ))}
-            </tbody>
-          </table>
+    <FormShell onSubmit={submit}>
+      <Group align="flex-end" className="no-print">
+        <TextInput
+          label="Who watched and wrote"
+          placeholder="Each other, in pairs"
+          maxLength={80}
+          value={observer}
+          onChange={(e) => setObserver(e.currentTarget.value)}
+        />
+        <div style={{ flex: 1, minWidth: 280 }}>
+          <CardChooser card={card} at="enter" />
         </div>
-        <Group>
-          <Button type="submit" loading={busy} disabled={filled.length === 0}>
-            {filled.length === 0 ? 'Store the card' : `Store ${filled.length} results`}
-          </Button>
-          <Text role="status">{stored > 0 && filled.length === 0 ? `${stored} results stored.` : ''}</Text>
-        </Group>
-      </Stack>
-    </form>
+      </Group>
+      <Text>
+        A value, <strong>left/right</strong> where there are sides, then the letters that were ringed and{' '}
+        <strong>+</strong> for an aid: <strong>34 a</strong>, <strong>6/5</strong>, <strong>y</strong>.
+      </Text>
+      <FormProblem message={problemOf('') ?? problemOf('observer')} />
+      {problems.length > 1 ? (
+        <Text role="alert">{problems.length} cells cannot be read; nothing was stored yet.</Text>
+      ) : null}
+      <div style={{ overflowX: 'auto' }}>
+        <table className={classes.card}>
+          <thead>
+            <tr>
+              <th scope="col">Pair</th>
+              <th scope="col">Name</th>
+              {card.checks.map((c) => (
+                <Column key={c.id} check={c} />
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {card.people.map((p, i) => (
+              <tr key={p.id} data-first={i % 2 === 0}>
+                <td>{p.pair}</td>
+                <th scope="row">
+                  <TextLink href={`/readiness/${p.id}`}>{p.name}</TextLink>
+                </th>
+                {card.checks.map((c) => {
+                  const key = `${p.id} ${c.id}`
+                  return (
+                    <td key={c.id} className={classes.cell}>
+                      <TextInput
+                        aria-label={`${p.name}, ${c.name}`}
+                        placeholder={c.example}
+                        maxLength={40}
+                        w={130}
+                        value={typed[key] ?? ''}
+                        error={problemOf(key)}
+                        onChange={(e) => {
+                          const text = e.currentTarget.value
+                          setTyped((all) => ({ ...all, [key]: text }))
+                        }}
+                      />
+                    </td>
+                  )
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <Group>
+        <Button type="submit" loading={busy} disabled={filled.length === 0}>
+          {filled.length === 0 ? 'Store the card' : `Store ${filled.length} results`}
+        </Button>
+        <Text role="status">{stored > 0 && filled.length === 0 ? `${stored} results stored.` : ''}</Text>
+      </Group>
+    </FormShell>
   )
 }
 

@@ -1,11 +1,11 @@
 'use client'
 
-import { Button, Checkbox, Group, Select, Stack, Text, Textarea, TextInput } from '@mantine/core'
+import { Button, Checkbox, Group, Select, Text, Textarea, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import type { ReadinessCheck } from '@/core/practice/schema'
 import { isSpan, type Spans } from '@/core/body/spans'
 import { plain } from '@/core/words/number'
-import { FormProblem } from '@/ui/form-problem'
+import { FormShell } from '@/ui/form-shell'
 import { useEntry } from './use-entry'
 
 type Key = 'single' | 'left' | 'right'
@@ -33,64 +33,55 @@ export function CheckForm({ studentId, check, spans, replaces, onSaved }: Props)
     onSaved()
   }
   return (
-    <form
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        void submit()
-      }}
-    >
-      <Stack maw={560}>
-        <FormProblem message={problemOf('')} />
-        <Group grow align="flex-start">
-          {keys.map((key) => (
-            <ValueField
-              key={key}
-              check={check}
-              label={labelOf(check, key)}
-              value={values[key]}
-              error={problemOf(key)}
-              onChange={(value) => change({ [key]: value })}
-            />
-          ))}
-        </Group>
-        {isSpan(check.unit) ? (
-          <Text size="sm" c="dimmed">
-            One of their own {check.unit} is about {plain(spans[check.unit])} cm; “18 cm” is turned into{' '}
-            {check.unit}.
-          </Text>
-        ) : null}
-        <Checkbox
-          label="Shape kept to the end"
-          description={check.valid}
-          checked={values.valid}
-          onChange={(e) => change({ valid: e.currentTarget.checked })}
-        />
-        <Checkbox
-          label="Somebody watched only this person"
-          checked={values.watched}
-          onChange={(e) => change({ watched: e.currentTarget.checked })}
-        />
-        <Checkbox
-          label="With an aid"
-          checked={values.aided}
-          onChange={(e) => change({ aided: e.currentTarget.checked })}
-        />
-        <Textarea
-          label="Note"
-          autosize
-          value={values.note}
-          error={problemOf('note')}
-          onChange={(e) => change({ note: e.currentTarget.value })}
-        />
-        <Group>
-          <Button type="submit" loading={busy}>
-            {replaces ? 'Save the correction' : 'Save result'}
-          </Button>
-          <Text role="status">{saved > 0 && keys.every((key) => values[key] === '') ? 'Saved.' : ''}</Text>
-        </Group>
-      </Stack>
-    </form>
+    <FormShell maxWidth={560} problem={problemOf('')} onSubmit={submit}>
+      <Group grow align="flex-start">
+        {keys.map((key) => (
+          <ValueField
+            key={key}
+            check={check}
+            label={labelOf(check, key)}
+            value={values[key]}
+            error={problemOf(key)}
+            onChange={(value) => change({ [key]: value })}
+          />
+        ))}
+      </Group>
+      {isSpan(check.unit) ? (
+        <Text size="sm" c="dimmed">
+          One of their own {check.unit} is about {plain(spans[check.unit])} cm; “18 cm” is turned into{' '}
+          {check.unit}.
+        </Text>
+      ) : null}
+      <Checkbox
+        label="Shape kept to the end"
+        description={check.valid}
+        checked={values.valid}
+        onChange={(e) => change({ valid: e.currentTarget.checked })}
+      />
+      <Checkbox
+        label="Somebody watched only this person"
+        checked={values.watched}
+        onChange={(e) => change({ watched: e.currentTarget.checked })}
+      />
+      <Checkbox
+        label="With an aid"
+        checked={values.aided}
+        onChange={(e) => change({ aided: e.currentTarget.checked })}
+      />
+      <Textarea
+        label="Note"
+        autosize
+        value={values.note}
+        error={problemOf('note')}
+        onChange={(e) => change({ note: e.currentTarget.value })}
+      />
+      <Group>
+        <Button type="submit" loading={busy}>
+          {replaces ? 'Save the correction' : 'Save result'}
+        </Button>
+        <Text role="status">{saved > 0 && keys.every((key) => values[key] === '') ? 'Saved.' : ''}</Text>
+      </Group>
+    </FormShell>
   )
 }
 

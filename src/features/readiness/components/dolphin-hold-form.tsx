@@ -1,10 +1,10 @@
 'use client'
 
-import { Button, Checkbox, Chip, Group, Stack, Text, Textarea, TextInput } from '@mantine/core'
+import { Button, Checkbox, Chip, Group, Text, Textarea, TextInput } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { useState } from 'react'
 import { formatClock } from '@/core/units'
-import { FormProblem } from '@/ui/form-problem'
+import { FormShell } from '@/ui/form-shell'
 import { useStopwatch } from '@/ui/use-stopwatch'
 import { useEntry } from './use-entry'
 
@@ -73,89 +73,80 @@ export function DolphinHoldForm({ studentId, breathS, faults, replaces, onSaved 
     onSaved()
   }
   return (
-    <form
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        void submit()
-      }}
-    >
-      <Stack maw={560}>
-        <FormProblem message={problemOf('')} />
-        <Button
-          size="xl"
-          h={96}
-          fz={34}
-          onClick={toggle}
-          aria-label={watch.running ? 'Stop the stopwatch' : 'Start the stopwatch'}
-          color={watch.running ? 'clay' : undefined}
-        >
-          {watch.running || watch.seconds > 0 ? formatClock(watch.seconds) : 'Start'}
+    <FormShell maxWidth={560} problem={problemOf('')} onSubmit={submit}>
+      <Button
+        size="xl"
+        h={96}
+        fz={34}
+        onClick={toggle}
+        aria-label={watch.running ? 'Stop the stopwatch' : 'Start the stopwatch'}
+        color={watch.running ? 'clay' : undefined}
+      >
+        {watch.running || watch.seconds > 0 ? formatClock(watch.seconds) : 'Start'}
+      </Button>
+      <Text size="sm" c="dimmed">
+        Space starts and stops. Stop at the first breach, not at collapse.
+      </Text>
+      <Group grow>
+        <TextInput
+          label="Seconds"
+          inputMode="decimal"
+          value={values.seconds}
+          error={problemOf('single')}
+          onChange={(e) => change({ seconds: e.currentTarget.value })}
+        />
+        <TextInput
+          label="or breaths"
+          description={`one is ${breathS} s`}
+          inputWrapperOrder={['label', 'input', 'description', 'error']}
+          inputMode="decimal"
+          value={values.breaths}
+          onChange={(e) => change({ breaths: e.currentTarget.value, seconds: '' })}
+        />
+      </Group>
+      <Checkbox
+        label="Head stayed clear"
+        checked={values.headClear}
+        onChange={(e) => change({ headClear: e.currentTarget.checked })}
+      />
+      <Checkbox
+        label="Elbows stayed in"
+        checked={values.elbowsIn}
+        onChange={(e) => change({ elbowsIn: e.currentTarget.checked })}
+      />
+      <Checkbox
+        label="Somebody watched only this person"
+        checked={values.watched}
+        onChange={(e) => change({ watched: e.currentTarget.checked })}
+      />
+      <Checkbox
+        label="With a strap or block"
+        checked={values.aided}
+        onChange={(e) => change({ aided: e.currentTarget.checked })}
+      />
+      <Chip.Group multiple value={values.faults} onChange={(ids) => change({ faults: ids })}>
+        <Group gap="xs" role="group" aria-label="Faults seen">
+          {faults.map((fault) => (
+            <Chip key={fault.id} value={fault.id} size="md">
+              {fault.name}
+            </Chip>
+          ))}
+        </Group>
+      </Chip.Group>
+      <Textarea
+        label="Note"
+        autosize
+        value={values.note}
+        error={problemOf('note')}
+        onChange={(e) => change({ note: e.currentTarget.value })}
+      />
+      <Group>
+        <Button type="submit" loading={busy}>
+          {replaces ? 'Save the correction' : 'Save result'}
         </Button>
-        <Text size="sm" c="dimmed">
-          Space starts and stops. Stop at the first breach, not at collapse.
-        </Text>
-        <Group grow>
-          <TextInput
-            label="Seconds"
-            inputMode="decimal"
-            value={values.seconds}
-            error={problemOf('single')}
-            onChange={(e) => change({ seconds: e.currentTarget.value })}
-          />
-          <TextInput
-            label="or breaths"
-            description={`one is ${breathS} s`}
-            inputWrapperOrder={['label', 'input', 'description', 'error']}
-            inputMode="decimal"
-            value={values.breaths}
-            onChange={(e) => change({ breaths: e.currentTarget.value, seconds: '' })}
-          />
-        </Group>
-        <Checkbox
-          label="Head stayed clear"
-          checked={values.headClear}
-          onChange={(e) => change({ headClear: e.currentTarget.checked })}
-        />
-        <Checkbox
-          label="Elbows stayed in"
-          checked={values.elbowsIn}
-          onChange={(e) => change({ elbowsIn: e.currentTarget.checked })}
-        />
-        <Checkbox
-          label="Somebody watched only this person"
-          checked={values.watched}
-          onChange={(e) => change({ watched: e.currentTarget.checked })}
-        />
-        <Checkbox
-          label="With a strap or block"
-          checked={values.aided}
-          onChange={(e) => change({ aided: e.currentTarget.checked })}
-        />
-        <Chip.Group multiple value={values.faults} onChange={(ids) => change({ faults: ids })}>
-          <Group gap="xs" role="group" aria-label="Faults seen">
-            {faults.map((fault) => (
-              <Chip key={fault.id} value={fault.id} size="md">
-                {fault.name}
-              </Chip>
-            ))}
-          </Group>
-        </Chip.Group>
-        <Textarea
-          label="Note"
-          autosize
-          value={values.note}
-          error={problemOf('note')}
-          onChange={(e) => change({ note: e.currentTarget.value })}
-        />
-        <Group>
-          <Button type="submit" loading={busy}>
-            {replaces ? 'Save the correction' : 'Save result'}
-          </Button>
-          <Text role="status">{saved > 0 && values.seconds === '' ? 'Saved.' : ''}</Text>
-        </Group>
-      </Stack>
-    </form>
+        <Text role="status">{saved > 0 && values.seconds === '' ? 'Saved.' : ''}</Text>
+      </Group>
+    </FormShell>
   )
 }
 

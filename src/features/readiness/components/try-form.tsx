@@ -8,7 +8,6 @@ import {
   MultiSelect,
   SegmentedControl,
   Select,
-  Stack,
   Text,
   TextInput,
 } from '@mantine/core'
@@ -16,7 +15,7 @@ import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import { ENDED_WORD, HELP_WORD, LEVEL_WORD, OUTCOME_OF_TRY } from '@/core/words/attempt'
 import { newStamp, type Stamp } from '@/device/facts'
-import { FormProblem } from '@/ui/form-problem'
+import { FormShell } from '@/ui/form-shell'
 import { useSubmit } from '../../use-submit'
 import { logTry } from '../actions'
 import type { PersonReadiness, TryStage } from '../person-queries'
@@ -89,127 +88,118 @@ export function TryForm({
     router.refresh()
   }
   return (
-    <form
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        void submit()
-      }}
-    >
-      <Stack maw={560}>
-        <FormProblem message={problemOf('')} />
-        <Select
-          label="Stage tried"
-          searchable
-          allowDeselect={false}
-          data={stages.map((s) => ({ value: s.id, label: s.label }))}
-          value={stageId}
-          onChange={(id) => {
-            if (id === null) return
-            setStageId(id)
-            setSetupId(null)
-            change({ faults: [] })
-          }}
-        />
-        <Select
-          label="Setup used"
-          allowDeselect={false}
-          data={stage.setups.map((s) => ({ value: s.id, label: s.name }))}
-          value={setup?.id ?? null}
-          onChange={setSetupId}
-        />
-        {barer || fuller ? (
-          <Checkbox
-            label={`Side by side: in turns with ${(barer ?? fuller)?.name ?? ''}`}
-            description="Time at least three of each; the difference is worked out under Props."
-            checked={inTurns}
-            onChange={(e) => setInTurns(e.currentTarget.checked)}
-          />
-        ) : null}
-        <SegmentedControl
-          aria-label="What came of it"
-          data={choices(OUTCOME_OF_TRY)}
-          value={typed.outcome}
-          onChange={(outcome) => change({ outcome })}
-        />
-        {problemOf('outcome') ? <Text role="alert">{problemOf('outcome')}</Text> : null}
-        {stage.leavesFloor ? (
-          <SegmentedControl
-            aria-label="How far it got"
-            data={choices(LEVEL_WORD)}
-            value={typed.level}
-            onChange={(level) => change({ level })}
-          />
-        ) : null}
-        <Group grow align="flex-start">
-          <TextInput
-            label="Held, seconds"
-            inputMode="decimal"
-            value={typed.seconds}
-            error={problemOf('seconds')}
-            onChange={(e) => change({ seconds: e.currentTarget.value })}
-          />
-          {stage.sided ? (
-            <Select
-              label="Leg leading"
-              placeholder="Not said"
-              clearable
-              data={[
-                { value: 'left', label: 'Left' },
-                { value: 'right', label: 'Right' },
-              ]}
-              value={typed.lead}
-              onChange={(lead) => change({ lead: lead })}
-            />
-          ) : null}
-          <Select
-            label="Help"
-            allowDeselect={false}
-            data={choices(HELP_WORD)}
-            value={typed.help}
-            onChange={(help) => change({ help: help as Typed['help'] })}
-          />
-        </Group>
+    <FormShell maxWidth={560} problem={problemOf('')} onSubmit={submit}>
+      <Select
+        label="Stage tried"
+        searchable
+        allowDeselect={false}
+        data={stages.map((s) => ({ value: s.id, label: s.label }))}
+        value={stageId}
+        onChange={(id) => {
+          if (id === null) return
+          setStageId(id)
+          setSetupId(null)
+          change({ faults: [] })
+        }}
+      />
+      <Select
+        label="Setup used"
+        allowDeselect={false}
+        data={stage.setups.map((s) => ({ value: s.id, label: s.name }))}
+        value={setup?.id ?? null}
+        onChange={setSetupId}
+      />
+      {barer || fuller ? (
         <Checkbox
-          label="Came out of it under control"
-          checked={typed.exitControlled}
-          onChange={(e) => change({ exitControlled: e.currentTarget.checked })}
+          label={`Side by side: in turns with ${(barer ?? fuller)?.name ?? ''}`}
+          description="Time at least three of each; the difference is worked out under Props."
+          checked={inTurns}
+          onChange={(e) => setInTurns(e.currentTarget.checked)}
         />
-        {typed.outcome === 'clean' ? null : (
+      ) : null}
+      <SegmentedControl
+        aria-label="What came of it"
+        data={choices(OUTCOME_OF_TRY)}
+        value={typed.outcome}
+        onChange={(outcome) => change({ outcome })}
+      />
+      {problemOf('outcome') ? <Text role="alert">{problemOf('outcome')}</Text> : null}
+      {stage.leavesFloor ? (
+        <SegmentedControl
+          aria-label="How far it got"
+          data={choices(LEVEL_WORD)}
+          value={typed.level}
+          onChange={(level) => change({ level })}
+        />
+      ) : null}
+      <Group grow align="flex-start">
+        <TextInput
+          label="Held, seconds"
+          inputMode="decimal"
+          value={typed.seconds}
+          error={problemOf('seconds')}
+          onChange={(e) => change({ seconds: e.currentTarget.value })}
+        />
+        {stage.sided ? (
           <Select
-            label="What ended it"
-            allowDeselect={false}
-            description="Only the student’s own faults ever step anybody back."
-            data={choices(ENDED_WORD)}
-            value={typed.endedBy}
-            onChange={(endedBy) => change({ endedBy: endedBy })}
+            label="Leg leading"
+            placeholder="Not said"
+            clearable
+            data={[
+              { value: 'left', label: 'Left' },
+              { value: 'right', label: 'Right' },
+            ]}
+            value={typed.lead}
+            onChange={(lead) => change({ lead: lead })}
           />
-        )}
-        <Chip.Group multiple value={[...typed.faults]} onChange={(faults) => change({ faults })}>
-          <Group gap="xs" role="group" aria-label="Faults seen in the try">
-            {stage.faults.map((fault) => (
-              <Chip key={fault.id} value={fault.id} size="md">
-                {fault.name}
-              </Chip>
-            ))}
-          </Group>
-        </Chip.Group>
-        <MultiSelect
-          label="Something else seen"
-          placeholder="Type what it looked like"
-          searchable
-          maxValues={12}
-          data={allFaults}
-          value={[...typed.faults]}
-          onChange={(faults) => change({ faults })}
+        ) : null}
+        <Select
+          label="Help"
+          allowDeselect={false}
+          data={choices(HELP_WORD)}
+          value={typed.help}
+          onChange={(help) => change({ help: help as Typed['help'] })}
         />
-        <Group>
-          <Button type="submit" loading={busy}>
-            Save the try
-          </Button>
-          <Text role="status">{saved > 0 ? `${saved} saved here.` : ''}</Text>
+      </Group>
+      <Checkbox
+        label="Came out of it under control"
+        checked={typed.exitControlled}
+        onChange={(e) => change({ exitControlled: e.currentTarget.checked })}
+      />
+      {typed.outcome === 'clean' ? null : (
+        <Select
+          label="What ended it"
+          allowDeselect={false}
+          description="Only the student’s own faults ever step anybody back."
+          data={choices(ENDED_WORD)}
+          value={typed.endedBy}
+          onChange={(endedBy) => change({ endedBy: endedBy })}
+        />
+      )}
+      <Chip.Group multiple value={[...typed.faults]} onChange={(faults) => change({ faults })}>
+        <Group gap="xs" role="group" aria-label="Faults seen in the try">
+          {stage.faults.map((fault) => (
+            <Chip key={fault.id} value={fault.id} size="md">
+              {fault.name}
+            </Chip>
+          ))}
         </Group>
-      </Stack>
-    </form>
+      </Chip.Group>
+      <MultiSelect
+        label="Something else seen"
+        placeholder="Type what it looked like"
+        searchable
+        maxValues={12}
+        data={allFaults}
+        value={[...typed.faults]}
+        onChange={(faults) => change({ faults })}
+      />
+      <Group>
+        <Button type="submit" loading={busy}>
+          Save the try
+        </Button>
+        <Text role="status">{saved > 0 ? `${saved} saved here.` : ''}</Text>
+      </Group>
+    </FormShell>
   )
 }

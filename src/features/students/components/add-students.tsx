@@ -1,10 +1,10 @@
 'use client'
 
-import { Button, FileButton, Group, Stack, Tabs, Text, Textarea, TextInput } from '@mantine/core'
+import { Button, FileButton, Group, Tabs, Text, Textarea, TextInput } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
-import { FormProblem } from '@/ui/form-problem'
+import { FormShell } from '@/ui/form-shell'
 import { useSubmit } from '../../use-submit'
 import { addOne, addPastedNames } from '../actions'
 
@@ -50,46 +50,37 @@ export function PasteNames() {
     router.refresh()
   }
   return (
-    <form
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        void submit()
-      }}
-    >
-      <Stack maw={560}>
-        <FormProblem message={problemOf('')} />
-        <Textarea
-          label="Names, one on each line"
-          description="A spreadsheet column or a CSV works too: the column headed “name”, or the first."
-          autosize
-          minRows={5}
-          maxRows={14}
-          value={text}
-          error={problemOf('text')}
-          onChange={(event) => {
-            setSaid('')
-            setText(event.currentTarget.value)
-          }}
-        />
-        <Group>
-          <Button type="submit" loading={busy}>
-            Add these people
-          </Button>
-          <FileButton
-            accept=".csv,.txt,text/csv,text/plain"
-            onChange={(file) => void file?.text().then(setText)}
-          >
-            {(props) => (
-              <Button variant="default" {...props}>
-                Take names from a file
-              </Button>
-            )}
-          </FileButton>
-          <Text role="status">{said}</Text>
-        </Group>
-      </Stack>
-    </form>
+    <FormShell maxWidth={560} problem={problemOf('')} onSubmit={submit}>
+      <Textarea
+        label="Names, one on each line"
+        description="A spreadsheet column or a CSV works too: the column headed “name”, or the first."
+        autosize
+        minRows={5}
+        maxRows={14}
+        value={text}
+        error={problemOf('text')}
+        onChange={(event) => {
+          setSaid('')
+          setText(event.currentTarget.value)
+        }}
+      />
+      <Group>
+        <Button type="submit" loading={busy}>
+          Add these people
+        </Button>
+        <FileButton
+          accept=".csv,.txt,text/csv,text/plain"
+          onChange={(file) => void file?.text().then(setText)}
+        >
+          {(props) => (
+            <Button variant="default" {...props}>
+              Take names from a file
+            </Button>
+          )}
+        </FileButton>
+        <Text role="status">{said}</Text>
+      </Group>
+    </FormShell>
   )
 }
 
@@ -112,35 +103,26 @@ function AddOne() {
     router.refresh()
   }
   return (
-    <form
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        void submit()
-      }}
-    >
-      <Stack maw={420}>
-        <FormProblem message={problemOf('')} />
-        <TextInput
-          label="Name"
-          value={name}
-          error={problemOf('name') ?? problemOf('id')}
-          onChange={(e) => setName(e.currentTarget.value)}
-        />
-        <TextInput
-          label="Height"
-          description="cm, or feet and inches such as 5'6&quot;. It can wait."
-          value={stature}
-          error={problemOf('stature')}
-          onChange={(e) => setStature(e.currentTarget.value)}
-        />
-        <Group>
-          <Button type="submit" loading={busy}>
-            Add
-          </Button>
-          <Text role="status">{said}</Text>
-        </Group>
-      </Stack>
-    </form>
+    <FormShell maxWidth={420} problem={problemOf('')} onSubmit={submit}>
+      <TextInput
+        label="Name"
+        value={name}
+        error={problemOf('name') ?? problemOf('id')}
+        onChange={(e) => setName(e.currentTarget.value)}
+      />
+      <TextInput
+        label="Height"
+        description="cm, or feet and inches such as 5'6&quot;. It can wait."
+        value={stature}
+        error={problemOf('stature')}
+        onChange={(e) => setStature(e.currentTarget.value)}
+      />
+      <Group>
+        <Button type="submit" loading={busy}>
+          Add
+        </Button>
+        <Text role="status">{said}</Text>
+      </Group>
+    </FormShell>
   )
 }

@@ -8,6 +8,7 @@ import { STATURE_RANGE } from '@/core/body/estimate'
 import { formatLength, parseLength } from '@/core/units'
 import { segmentName } from '@/core/words/refusal'
 import { FormProblem } from '@/ui/form-problem'
+import { FormShell } from '@/ui/form-shell'
 import { useWording } from '@/ui/wording'
 import { useSubmit } from '../../use-submit'
 import { archive, saveStudent } from '../actions'
@@ -47,59 +48,50 @@ export function ProfileForm({ initial }: { initial: ProfileValues }) {
     if (stored) router.refresh()
   }
   return (
-    <form
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        void submit()
-      }}
-    >
-      <Stack maw={820}>
-        <FormProblem message={problemOf('') ?? problemOf('id')} />
-        <Group align="flex-start" grow preventGrowOverflow={false}>
-          <TextInput
-            label="Name"
-            value={values.name}
-            error={problemOf('name')}
-            onChange={(e) => change({ name: e.currentTarget.value })}
-          />
-          <TextInput
-            label="Height"
-            description="168, 1.68 m or 5'6&quot;"
-            inputWrapperOrder={['label', 'input', 'description', 'error']}
-            value={values.stature}
-            error={problemOf('stature')}
-            onChange={(e) => change({ stature: e.currentTarget.value })}
-          />
-        </Group>
-        <Group align="flex-end">
-          <TextInput
-            label="One breath, seconds"
-            w={180}
-            inputMode="decimal"
-            value={values.breath}
-            error={problemOf('breath')}
-            onChange={(e) => change({ breath: e.currentTarget.value })}
-          />
-          <BreathTapper onMeasured={(seconds) => change({ breath: String(seconds) })} />
-        </Group>
+    <FormShell maxWidth={820} problem={problemOf('') ?? problemOf('id')} onSubmit={submit}>
+      <Group align="flex-start" grow preventGrowOverflow={false}>
         <TextInput
-          label="Whom to ring"
-          description="Name and number, for an emergency"
-          inputWrapperOrder={['label', 'input', 'description', 'error']}
-          value={values.contact}
-          error={problemOf('contact')}
-          onChange={(e) => change({ contact: e.currentTarget.value })}
+          label="Name"
+          value={values.name}
+          error={problemOf('name')}
+          onChange={(e) => change({ name: e.currentTarget.value })}
         />
-        <Lengths values={values} change={change} problemOf={problemOf} />
-        <Group>
-          <Button type="submit" loading={busy}>
-            Save profile
-          </Button>
-          <Text role="status">{saved ? 'Saved.' : ''}</Text>
-        </Group>
-      </Stack>
-    </form>
+        <TextInput
+          label="Height"
+          description="168, 1.68 m or 5'6&quot;"
+          inputWrapperOrder={['label', 'input', 'description', 'error']}
+          value={values.stature}
+          error={problemOf('stature')}
+          onChange={(e) => change({ stature: e.currentTarget.value })}
+        />
+      </Group>
+      <Group align="flex-end">
+        <TextInput
+          label="One breath, seconds"
+          w={180}
+          inputMode="decimal"
+          value={values.breath}
+          error={problemOf('breath')}
+          onChange={(e) => change({ breath: e.currentTarget.value })}
+        />
+        <BreathTapper onMeasured={(seconds) => change({ breath: String(seconds) })} />
+      </Group>
+      <TextInput
+        label="Whom to ring"
+        description="Name and number, for an emergency"
+        inputWrapperOrder={['label', 'input', 'description', 'error']}
+        value={values.contact}
+        error={problemOf('contact')}
+        onChange={(e) => change({ contact: e.currentTarget.value })}
+      />
+      <Lengths values={values} change={change} problemOf={problemOf} />
+      <Group>
+        <Button type="submit" loading={busy}>
+          Save profile
+        </Button>
+        <Text role="status">{saved ? 'Saved.' : ''}</Text>
+      </Group>
+    </FormShell>
   )
 }
 

@@ -1,9 +1,9 @@
 'use client'
 
-import { Button, Group, Select, Stack, Text, TextInput } from '@mantine/core'
+import { Button, Group, Select, Text, TextInput } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { FormProblem } from '@/ui/form-problem'
+import { FormShell } from '@/ui/form-shell'
 import { useSubmit } from '../../use-submit'
 import { saveNames } from '../actions'
 
@@ -20,47 +20,44 @@ export function NamesForm({ initial }: { initial: Values }) {
     setValues((all) => ({ ...all, ...part }))
   }
   return (
-    <form
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        void send(values).then((ok) => {
+    <FormShell
+      maxWidth={760}
+      problem={problemOf('')}
+      onSubmit={() =>
+        send(values).then((ok) => {
           setSaved(ok === true)
           if (ok) router.refresh()
         })
-      }}
+      }
     >
-      <Stack maw={760}>
-        <FormProblem message={problemOf('')} />
-        <Group grow align="flex-start">
-          <TextInput
-            label="Name of the studio"
-            value={values.name}
-            error={problemOf('name')}
-            onChange={(e) => change({ name: e.currentTarget.value })}
-          />
-          <TextInput
-            label="Teacher"
-            value={values.teacher}
-            error={problemOf('teacher')}
-            onChange={(e) => change({ teacher: e.currentTarget.value })}
-          />
-          <Select
-            label="Time zone"
-            searchable
-            data={[...new Set([values.timeZone, ...Intl.supportedValuesOf('timeZone')])]}
-            value={values.timeZone}
-            error={problemOf('timeZone')}
-            onChange={(timeZone) => change({ timeZone: timeZone ?? values.timeZone })}
-          />
-        </Group>
-        <Group>
-          <Button type="submit" loading={busy} variant="default">
-            Save names
-          </Button>
-          <Text role="status">{saved ? 'Saved.' : ''}</Text>
-        </Group>
-      </Stack>
-    </form>
+      <Group grow align="flex-start">
+        <TextInput
+          label="Name of the studio"
+          value={values.name}
+          error={problemOf('name')}
+          onChange={(e) => change({ name: e.currentTarget.value })}
+        />
+        <TextInput
+          label="Teacher"
+          value={values.teacher}
+          error={problemOf('teacher')}
+          onChange={(e) => change({ teacher: e.currentTarget.value })}
+        />
+        <Select
+          label="Time zone"
+          searchable
+          data={[...new Set([values.timeZone, ...Intl.supportedValuesOf('timeZone')])]}
+          value={values.timeZone}
+          error={problemOf('timeZone')}
+          onChange={(timeZone) => change({ timeZone: timeZone ?? values.timeZone })}
+        />
+      </Group>
+      <Group>
+        <Button type="submit" loading={busy} variant="default">
+          Save names
+        </Button>
+        <Text role="status">{saved ? 'Saved.' : ''}</Text>
+      </Group>
+    </FormShell>
   )
 }
