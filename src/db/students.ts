@@ -12,6 +12,7 @@ export type StudentRecord = {
   /** Whom to ring; empty where nobody was named. */
   readonly contact: string
   readonly archivedDay: Day | null
+  readonly createdDay: Day
   readonly measured: Partial<Record<SegmentName, number>>
 }
 

@@ -1,16 +1,18 @@
 import fc from 'fast-check'
 import { evidence, placed, TODAY } from '@/testing/evidence'
+import { addDays } from '../day'
 import { library } from '../practice/library'
 import { decide } from '../readiness/decide'
 import { judgeLoad, NO_LIMITS } from '../screening/caps'
 import { together } from '../screening/tonight'
 import { disagreement } from './disagree'
-import { attemptCap, floorCaps, NO_FLOOR } from './floor'
+import { attemptCap, firstMonthCap, floorCaps, NO_FLOOR } from './floor'
 import { shiftsBetween } from './preview'
 import {
   clashesOf,
   hiddenStages,
   isSetAt,
+  preferredStages,
   presetChoices,
   resolveApproaches,
   SCOPES,
@@ -163,5 +165,47 @@ describe('the studio’s floor', () => {
     expect(attemptCap(floor, 10)).toBe(8)
     expect(attemptCap(floor, 5, null)).toBe(5)
     expect(attemptCap(NO_FLOOR, 20)).toBe(12)
+  })
+})
+
+describe('attempts in a class', () => {
+  it('are 12 at most and 8 in the first month, and a studio can only go lower', () => {
+    expect(firstMonthCap([TODAY], TODAY)).toBe(8)
+    expect(firstMonthCap([TODAY, addDays(TODAY, -29)], TODAY)).toBe(8)
+    expect(firstMonthCap([TODAY, addDays(TODAY, -30)], TODAY)).toBeNull()
+    expect(firstMonthCap([], TODAY)).toBe(8)
+    const cap = (most: number | null, ...below: (number | null)[]) =>
+      attemptCap({ ...NO_FLOOR, mostAttempts: most }, ...below)
+    expect([cap(null), cap(null, 8), cap(6, 8), cap(10, null)]).toEqual([12, 8, 6, 10])
+  })
+})
+
+describe('branches that an approach would rather take', () => {
+  const prefers = (teacher: Record<string, string>) => {
+    const inForce = resolveApproaches(practice, { teacher })
+    return preferredStages(practice, inForce)
+  }
+  it('come in the order of the questions, and only those of the options in force', () => {
+    expect(prefers({ A08: 'tuck' })).toContain('FS-10f')
+    expect(prefers({ A08: 'by-pose' })).not.toContain('FS-10f')
+    expect(prefers({ A12: 'v', A13: 'flat' }).filter((id) => id.startsWith('FS'))).toEqual([
+      'FS-03e',
+      'FS-10b',
+    ])
+  })
+  it('never brings a stage on to a ladder from which it is hidden', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...practice.presets), (preset) => {
+        const inForce = resolveApproaches(practice, { teacher: preset.choices })
+        const hidden = hiddenStages(practice, inForce)
+        for (const stage of practice.stages) {
+          const decision = decide(practice, stage.family, 's', evidence(placed(stage.id)), NO_LIMITS, TODAY, {
+            hidden,
+            prefers: preferredStages(practice, inForce),
+          })
+          expect(decision.branches.every((b) => !hidden.has(b.stageId))).toBe(true)
+        }
+      }),
+    )
   })
 })

@@ -1,3 +1,4 @@
+import { daysBetween, type Day } from '../day'
 import type { LoadTag } from '../practice/schema'
 import type { Cap, Caps } from '../screening/caps'
 import type { Forbidden } from './resolve'
@@ -17,8 +18,18 @@ export type StudioFloor = {
 
 export const NO_FLOOR: StudioFloor = { forbidden: [], closed: [], mostAttempts: null }
 
-/** The practice's own cap on attempts in a class (ruling 15). */
-export const ATTEMPT_CAP = { usual: 12, min: 1 } as const
+/** The practice's own cap on attempts in a class, and in somebody's first month (ruling 15). */
+export const ATTEMPT_CAP = { usual: 12, firstMonth: 8, min: 1 } as const
+const FIRST_MONTH_DAYS = 30
+
+/**
+ * What the first month asks for, or null once it is over. It begins with the first thing on record, or the day somebody
+ * was added, whichever is earlier.
+ */
+export function firstMonthCap(begun: readonly Day[], today: Day): number | null {
+  const first = [...begun].sort()[0]
+  return first === undefined || daysBetween(first, today) < FIRST_MONTH_DAYS ? ATTEMPT_CAP.firstMonth : null
+}
 
 /** The studio's closed loads as limits: nobody's clearance lifts them, and no teacher. */
 export function floorCaps({ closed }: StudioFloor): Caps {

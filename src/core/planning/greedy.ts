@@ -52,7 +52,12 @@ export function greedyPlan(practice: Library, brief: ClassBrief): Result<Plan, P
   const wavesAt = warm.seconds + skillS
   const wavesS = middleS - skillS
   const rungOf = (id: string): number => practice.stages.findIndex((stage) => stage.id === id)
-  const waves = planWaves(wall.versions, bays, wavesS, wavesAt, rungOf, brief.mostAttempts)
+  const turnsOf = (id: string): number =>
+    Math.min(
+      brief.mostAttempts ?? Infinity,
+      participants.find((p) => p.studentId === id)?.mostAttempts ?? Infinity,
+    )
+  const waves = planWaves(wall.versions, bays, wavesS, wavesAt, rungOf, turnsOf)
   blocks.push({ kind: 'waves', startS: wavesAt, seconds: wavesS, versions: wall.versions, ...waves })
   blocks.push({
     kind: 'counterpose',

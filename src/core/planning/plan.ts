@@ -6,6 +6,8 @@ export type Participant = Reach & {
   readonly studentId: string
   /** Own breath, s. */
   readonly breathS: number
+  /** Attempts at most, where it is fewer than everybody’s. */
+  readonly mostAttempts?: number
 }
 
 export type Stock = { readonly straps: number; readonly blocks: number }

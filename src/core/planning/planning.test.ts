@@ -152,6 +152,20 @@ describe('the greedy plan', () => {
     })
     expect(validatePlan(practice, strict, planOf(strict))).toEqual([])
   })
+  it('gives fewer turns in somebody’s first month, while the others go on', () => {
+    const b = brief({ minutes: 90, participants: [person(1, { mostAttempts: 1 }), person(2), person(3)] })
+    const plan = planOf(b)
+    const turns = block(plan, 'waves').turns.flatMap((t) => t.up.map((u) => u.studentId))
+    const of = (i: number): number => turns.filter((id) => id === person(i).studentId).length
+    expect([of(1), of(2) > 1, of(2) === of(3)]).toEqual([1, true, true])
+    expect(validatePlan(practice, b, plan)).toEqual([])
+    const free = planOf({ ...b, participants: [person(1), person(2), person(3)] })
+    expect(validatePlan(practice, b, free)).toContainEqual({
+      code: 'too-many-attempts',
+      turns: block(free, 'waves').sets,
+      most: 1,
+    })
+  })
   it('goes one rung down for whoever steps back', () => {
     const plan = planOf(
       brief({

@@ -49,16 +49,20 @@ function versionsOf(block: PlanBlock): readonly Version[] {
   return block.kind === 'skill' || block.kind === 'waves' ? block.versions : []
 }
 
-/** Turns at the wall are attempts; nobody takes more than the studio allows. */
-function attemptsKept({ mostAttempts }: ClassBrief, plan: Plan): Violation[] {
-  if (mostAttempts === undefined) return []
+/** Turns at the wall are attempts; nobody takes more than the studio allows, or the first month. */
+function attemptsKept({ mostAttempts, participants }: ClassBrief, plan: Plan): Violation[] {
   const turns = new Map<string, number>()
   for (const block of plan.blocks)
     if (block.kind === 'waves')
       for (const { studentId } of block.turns.flatMap((t) => t.up))
         turns.set(studentId, (turns.get(studentId) ?? 0) + 1)
-  const most = Math.max(0, ...turns.values())
-  return most > mostAttempts ? [{ code: 'too-many-attempts', turns: most, most: mostAttempts }] : []
+  const over = [...turns].flatMap(([studentId, taken]) => {
+    const own = participants.find((p) => p.studentId === studentId)?.mostAttempts
+    const most = Math.min(own ?? Number.MAX_SAFE_INTEGER, mostAttempts ?? Number.MAX_SAFE_INTEGER)
+    return taken > most ? [{ code: 'too-many-attempts' as const, turns: taken, most }] : []
+  })
+  // One of each kind is enough to say.
+  return over.filter((v, i) => over.findIndex((o) => o.turns === v.turns && o.most === v.most) === i)
 }
 
 function timing(plan: Plan, allowedS: number): Violation[] {

@@ -14,7 +14,7 @@ export type WavePlan = {
  * @param versions in any order; they are dealt out by how far along the ladder they are
  * @param seconds length of the block
  * @param rungOf order of a stage on the ladder
- * @param mostSets turns a person at most: a turn is at least one attempt
+ * @param most turns of a person at most: a turn is at least one attempt
  */
 export function planWaves(
   versions: readonly Version[],
@@ -22,7 +22,7 @@ export function planWaves(
   seconds: number,
   startS: number,
   rungOf: (stageId: string) => number,
-  mostSets = Infinity,
+  most: (studentId: string) => number = () => Infinity,
 ): WavePlan {
   const waves = mixedWaves(versions, bays, rungOf)
   const cycle = (turn: number, change: number): number =>
@@ -30,6 +30,7 @@ export function planWaves(
     waves.length === 1 ? turn + Math.max(change, OWN_REST_S) : waves.length * (turn + change)
   const usual = Math.floor(seconds / cycle(TURN_S.usual, CHANGE_S.usual))
   const [turnS, changeS] = usual >= 1 ? [TURN_S.usual, CHANGE_S.usual] : [TURN_S.least, CHANGE_S.least]
+  const mostSets = Math.max(0, ...versions.map((v) => most(v.studentId)))
   const sets = Math.min(mostSets, Math.floor(seconds / cycle(turnS, changeS)))
   const each = waves.length === 1 ? cycle(turnS, changeS) : turnS + changeS
   const turns: Turn[] = []
@@ -40,7 +41,10 @@ export function planWaves(
         set: set + 1,
         wave: wave + 1,
         startS: startS + turns.length * each,
-        up: (waves[wave] ?? []).map((studentId, bay) => ({ bay: bay + 1, studentId })),
+        up: (waves[wave] ?? [])
+          .map((studentId, bay) => ({ bay: bay + 1, studentId }))
+          // Whoever has had their turns rests while the others go on.
+          .filter(({ studentId }) => set < most(studentId)),
       })
     }
   return { turns, sets, turnS, changeS }

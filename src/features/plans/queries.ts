@@ -1,5 +1,5 @@
 import 'server-only'
-import { attemptCap } from '@/core/approaches/floor'
+import { attemptCap, firstMonthCap } from '@/core/approaches/floor'
 import { estimateBody } from '@/core/body/estimate'
 import { formatDay, nextWeekday } from '@/core/day'
 import { greedyPlan } from '@/core/planning/greedy'
@@ -26,11 +26,14 @@ function briefOf(
 ): ClassBrief {
   const judge = judgeFor(ctx, record.id)
   const people = listStudents(ctx.db, { archived: true }).filter((s) => record.roster.includes(s.id))
-  const participants = people.map(({ id, breathS }): Participant => {
+  const participants = people.map(({ id, breathS, createdDay }): Participant => {
+    const { observations, attempts, placements } = judge.evidence(id)
+    const begun = [createdDay, ...[...observations, ...attempts, ...placements].map((f) => f.day)]
     const decision = judge.decide(id)
     return {
       studentId: id,
       breathS,
+      mostAttempts: attemptCap(ctx.studio.floor, firstMonthCap(begun, ctx.today)),
       standingId: decision.standing?.stageId ?? null,
       targetId: decision.targetId,
       outcome: decision.outcome,
