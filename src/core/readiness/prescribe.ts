@@ -2,6 +2,7 @@ import type { Library } from '../practice/library'
 import { findById } from '../practice/library'
 import type { Drill } from '../practice/schema'
 import type { Caps } from '../screening/caps'
+import { checksOf, COVERS_FROM, type Capability } from './capabilities'
 import type { GateResult } from './gate'
 import type { SideGap } from './sides'
 
@@ -37,43 +38,6 @@ type Given = {
   readonly loaded?: ReadonlySet<string>
 }
 
-/** Which checks tell on which capability (drills-and-checks.md B.8); head clearance is read from the dolphin hold. */
-const TELLS: Partial<Readonly<Record<keyof Drill['for'], readonly string[]>>> = {
-  WS: ['CK-heel-lift', 'CK-fingertip-lift', 'CK-crow-hold'],
-  WE: ['CK-wrist-extension'],
-  SP: [
-    'CK-dolphin-hold',
-    'CK-head-clear',
-    'CK-dolphin-rock',
-    'CK-short-dog',
-    'CK-l-hold',
-    'CK-leg-lift-forearm',
-    'CK-leg-lift-hands',
-  ],
-  SF: ['CK-shoulder-flexion', 'CK-forearm-overhead', 'CK-strap-width'],
-  SR: ['CK-prone-press', 'CK-backs-reach', 'CK-elbow-drift'],
-  UB: ['CK-upper-back'],
-  BT: ['CK-elbow-press', 'CK-pushup-knees', 'CK-low-pushup-hold'],
-  CC: ['CK-reverse-curl', 'CK-lolasana', 'CK-tuck-hold'],
-  HB: ['CK-hollow', 'CK-pelvic-set', 'CK-plank-hold', 'CK-forearm-plank'],
-  HH: ['CK-walk-in', 'CK-forward-fold', 'CK-squat'],
-  HX: ['CK-lolasana', 'CK-reverse-curl'],
-  NK: [
-    'CK-neck-range',
-    'CK-neck-isometric',
-    'CK-light-head-load',
-    'CK-head-hover',
-    'CK-neck-flexion',
-    'CK-neck-rotation',
-  ],
-  BC: ['CK-offwall', 'CK-one-toe-crow', 'CK-wall-hold'],
-  KD: ['CK-kick-height', 'CK-hips-over', 'CK-both-leads'],
-  CF: ['CK-exit-rehearsed', 'CK-slow-exit'],
-  HR: ['CK-lotus-hips', 'CK-lotus-curl'],
-}
-
-/** A drill that trains a capability less than this hardly covers it. */
-const COVERS_FROM = 2
 const LEAST_SHARE = 0.4
 
 /** So tiring for a joint that it had better rest when it worked hard lately (0–3). */
@@ -126,8 +90,7 @@ export function covers(practice: Library, drill: Drill, need: string): boolean {
   const fault = practice.faults.find((f) => f.id === need)
   if (fault) return fault.drills.includes(drill.id)
   return Object.entries(drill.for).some(
-    ([capability, weight]) =>
-      weight >= COVERS_FROM && (TELLS[capability as keyof Drill['for']] ?? []).includes(need),
+    ([capability, weight]) => weight >= COVERS_FROM && checksOf(capability as Capability).includes(need),
   )
 }
 

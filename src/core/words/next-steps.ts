@@ -1,7 +1,8 @@
 import { formatDay } from '../day'
 import { findById, type Library } from '../practice/library'
 import type { ReadinessCheck } from '../practice/schema'
-import type { Cause, CauseEvidence, FaultHelp } from '../readiness/fault-help'
+import type { Cause } from '../readiness/capabilities'
+import type { CauseEvidence, FaultHelp } from '../readiness/fault-help'
 import type { Forecast } from '../readiness/forecast'
 import type { FadeProposal, SetupTrial } from '../readiness/fade'
 import type { KickOutlook } from '../readiness/kicks'
@@ -99,16 +100,31 @@ const CAUSES: Readonly<Record<Cause, string>> = {
   setup: 'the setup',
 }
 
+/** Pieces of evidence that are printed for one cause: the furthest from what is asked. */
+const MOST_EVIDENCE = 3
+
 /** What to do about a fault: the likeliest cause with what speaks for it, the word, the drill. */
 export function describeHelp(practice: Library, help: FaultHelp): string {
   const [first] = help.causes
   const because =
     first && first.because.length > 0
-      ? ` (${first.because.map((b) => evidence(practice, b)).join(', ')})`
+      ? ` (${first.because
+          .slice(0, MOST_EVIDENCE)
+          .map((b) => evidence(practice, b))
+          .join(', ')})`
       : ''
+  const setup = help.setupId === null ? '' : ` With: ${setupName(practice, help.setupId)}.`
   const drill =
     help.drillId === null ? '' : ` Then ${findById(practice.drills, help.drillId).name.toLowerCase()}.`
-  return `Likely ${first ? CAUSES[first.cause] : 'the setup'}${because}. Say: ${help.cue}${drill}`
+  return `Likely ${first ? CAUSES[first.cause] : 'the setup'}${because}. Say: ${help.cue}${setup}${drill} ${THEN[help.then]}`
+}
+
+/** Whether to go on. */
+const THEN: Readonly<Record<FaultHelp['then'], string>> = {
+  continue: 'Go on.',
+  'step back': 'One rung easier if it stays.',
+  'fix first': 'Mend it before going on.',
+  stop: 'Stop this for today.',
 }
 
 function evidence(practice: Library, because: CauseEvidence): string {

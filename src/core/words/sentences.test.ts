@@ -12,6 +12,7 @@ import {
   describeCeiling,
   describeFade,
   describeForecast,
+  describeHelp,
   describeKicks,
   describePrescribed,
   describeSideGap,
@@ -148,4 +149,28 @@ it('says kicks as a range, sides with their days, and tonight without a word of 
   expect(ceiling(null, null)).toMatch(/as it stands, nothing/)
   expect(ceiling('FS-01', 'FS-05')).toBe('Tonight: up to Forearm table (FS-01). The standing stays as it is.')
   expect(ceiling(null, 'FS-05')).toMatch(/^Tonight: nothing of this ladder\. The standing stays/)
+})
+it('says of a fault its likeliest cause with the evidence, the word, the setup, the drill and whether to go on', () => {
+  const said = describeHelp(practice, {
+    faultId: 'FT-elbow-splay',
+    causes: [
+      {
+        cause: 'strength',
+        score: 2,
+        because: [
+          { code: 'check', checkId: 'CK-dolphin-hold', value: 12, short: 0.6, evidenceId: 'a' },
+          { code: 'ended-spent', evidenceId: 'b' },
+          { code: 'arms' },
+          { code: 'arms' },
+        ],
+      },
+    ],
+    cue: 'Draw the elbows in.',
+    setupId: 'SETUP-dolphin-strap',
+    drillId: 'DR-dolphin-hold',
+    then: 'step back',
+  })
+  expect(said).toBe(
+    'Likely strength (dolphin hold 12 s, work ended with spent arms, tired tonight). Say: Draw the elbows in. With: dolphin with elbow strap. Then dolphin hold. One rung easier if it stays.',
+  )
 })

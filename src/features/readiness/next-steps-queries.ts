@@ -56,9 +56,9 @@ export function nextSteps(judge: Judge, decision: Decision, today: string, hidde
   const faultsLately = [...new Set(seen)].slice(0, MOST_FAULTS)
   const ownLately = faultsLately.filter((id) => findById(practice.faults, id).own)
   const gaps = sideGaps(practice, evidence.observations, today)
-  const asked = new Set(
-    ladderOf(practice, decision.family).stages.flatMap((s) => s.gates.map((g) => g.check)),
-  )
+  const ladder = ladderOf(practice, decision.family)
+  const towards = decision.targetId ?? decision.standing?.stageId
+  const asked = new Set(ladder.stages.flatMap((s) => s.gates.map((g) => g.check)))
   return {
     forecasts: decision.missing.flatMap((m) => {
       if (m.gate.op !== '>=' && m.gate.op !== '<=') return []
@@ -82,7 +82,13 @@ export function nextSteps(judge: Judge, decision: Decision, today: string, hidde
       name: faultName(practice, id),
       text: describeHelp(
         practice,
-        helpWith(practice, id, evidence, caps, hidden ? null : judge.checkIn(decision.studentId), today),
+        helpWith(practice, id, {
+          evidence,
+          caps,
+          checkIn: hidden ? null : judge.checkIn(decision.studentId),
+          asked: towards ? ladder.gatesBeneath(towards) : [],
+          asOf: today,
+        }),
       ),
     })),
   }

@@ -3,7 +3,8 @@ import { formatDay } from '@/core/day'
 import { findById, library } from '@/core/practice/library'
 import type { Family, ReadinessCheck, Stage } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
-import { foldEvidence, type Attempt, type Observation } from '@/core/readiness/evidence'
+import { foldEvidence, type Attempt, type Evidence, type Observation } from '@/core/readiness/evidence'
+import { likelyFaults } from '@/core/readiness/likely-faults'
 import { ladderOf } from '@/core/readiness/ladder'
 import { needsLook } from '@/core/readiness/offers'
 import { turningPoints, type Turning } from '@/core/readiness/replay'
@@ -109,7 +110,8 @@ export function personReadiness(id: string, hidden = false, family: Family = 'FS
   const practice = library()
   const judge = judgeFor(ctx)
   const evidence = judge.evidence(id)
-  const { observations: current, attempts } = foldEvidence(evidence, today)
+  const folded = foldEvidence(evidence, today)
+  const { observations: current, attempts } = folded
   const ladder = ladderOf(practice, family).stages
   const inLadder = new Set(ladder.map((s) => s.id))
   const decision = judge.decide(id, { family })
@@ -138,7 +140,7 @@ export function personReadiness(id: string, hidden = false, family: Family = 'FS
       .filter((a) => inLadder.has(a.stageId))
       .reverse()
       .map(tryEntry),
-    tryStages: ladder.map(tryStage),
+    tryStages: ladder.map((stage) => tryStage(stage, folded, today)),
     allFaults: practice.faults.map((f) => ({ value: f.id, label: f.name })),
     tryAt: decision.targetId ?? decision.standing?.stageId ?? ladder[0]?.id ?? '',
     placed: decision.standing?.by === 'placement',
@@ -254,7 +256,7 @@ function tryEntry(a: Attempt): TryEntry {
 /** Fault chips on the form for a try. */
 const CHIPS = 6
 
-function tryStage(stage: Stage): TryStage {
+function tryStage(stage: Stage, evidence: Evidence, today: string): TryStage {
   const practice = library()
   const own = stage.setups.map((s) => findById(practice.setups, s))
   const around = own.flatMap((s) => [...s.more, ...s.less]).map((s) => findById(practice.setups, s))
@@ -265,6 +267,8 @@ function tryStage(stage: Stage): TryStage {
     leavesFloor: (stage.load.FR ?? 0) >= 2,
     sided: stage.dose.perSide,
     setups: all.map(({ id, name, less }) => ({ id, name, less: [...less] })),
-    faults: stage.faults.slice(0, CHIPS).map((id) => ({ id, name: faultName(practice, id) })),
+    faults: likelyFaults(stage.faults, evidence, today)
+      .slice(0, CHIPS)
+      .map((id) => ({ id, name: faultName(practice, id) })),
   }
 }

@@ -1,17 +1,22 @@
 import 'server-only'
-import { formatDay } from '@/core/day'
+import { addDays, formatDay } from '@/core/day'
 import type { Plan } from '@/core/planning/plan'
 import { findById, library } from '@/core/practice/library'
 import type { Outcome } from '@/core/readiness/decide'
-import { foldEvidence, type Attempt } from '@/core/readiness/evidence'
+import { foldEvidence, type Attempt, type Evidence } from '@/core/readiness/evidence'
+import { likelyFaults } from '@/core/readiness/likely-faults'
 import { foldRun, type ClassRun } from '@/core/teaching/class-run'
 import { BLOCK_TITLE } from '@/core/words/plan'
 import { faultName } from '@/core/words/reason'
 import { decisionsOf, eventsOf, findClass, listClasses } from '@/db/classes'
 import { attemptsOfClass } from '@/db/evidence'
 import { context } from '../context'
+import { judgeFor } from '../judge'
 import { peopleOf } from '../plans/queries'
 import { viewDecision, type DecisionView } from '../readiness/decision-view'
+
+/** Fault chips beside a name. */
+const CHIPS = 4
 
 export type TeachPerson = { id: string; name: string; skillStage: StageBrief; wallStage: StageBrief }
 export type StageBrief = {
@@ -49,12 +54,18 @@ export function teachData(classId: string): TeachData | null {
   const { nameOf } = peopleOf(ctx)
   const skill = record.plan.blocks.find((b) => b.kind === 'skill')
   const waves = record.plan.blocks.find((b) => b.kind === 'waves')
+  const judge = judgeFor(ctx, classId)
+  // As of the day before: chips must not change places under the hand while a class runs.
+  const before = addDays(ctx.today, -1)
+  const seenOf = (id: string): Evidence => foldEvidence(judge.evidence(id), before)
   const people = (skill?.versions ?? []).map((version) => ({
     id: version.studentId,
     name: nameOf(version.studentId),
-    skillStage: stageBrief(version.stageId),
+    skillStage: stageBrief(version.stageId, seenOf(version.studentId), ctx.today),
     wallStage: stageBrief(
       waves?.versions.find((v) => v.studentId === version.studentId)?.stageId ?? version.stageId,
+      seenOf(version.studentId),
+      ctx.today,
     ),
   }))
   const practice = library()
@@ -85,7 +96,8 @@ export function teachData(classId: string): TeachData | null {
   }
 }
 
-function stageBrief(stageId: string): StageBrief {
+/** A stage with the four faults that are likeliest for somebody. */
+function stageBrief(stageId: string, evidence: Evidence, today: string): StageBrief {
   const practice = library()
   const stage = findById(practice.stages, stageId)
   return {
@@ -93,7 +105,9 @@ function stageBrief(stageId: string): StageBrief {
     name: stage.name,
     cue: stage.cue,
     leavesFloor: (stage.load.FR ?? 0) >= 2,
-    faults: stage.faults.slice(0, 4).map((id) => ({ id, name: faultName(practice, id) })),
+    faults: likelyFaults(stage.faults, evidence, today)
+      .slice(0, CHIPS)
+      .map((id) => ({ id, name: faultName(practice, id) })),
   }
 }
 
