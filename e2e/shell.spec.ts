@@ -86,7 +86,10 @@ test('inches everywhere at once, and back without a change to what is stored', a
 for (const width of [320, 390, 820])
   test(`nothing runs off the page at ${width} px`, async ({ page }) => {
     await page.setViewportSize({ width, height: 844 })
-    for (const path of PAGES) {
+    await page.goto(`${app.address}/readiness`)
+    const href = (name: string | RegExp) => page.getByRole('link', { name }).first().getAttribute('href')
+    const [person, round] = [await href('Ines Calder'), await href(/Check round/)]
+    for (const path of [...PAGES, person ?? '', round ?? '', `${round ?? ''}/card`, `${round ?? ''}/enter`]) {
       await page.goto(app.address + path)
       await page.getByRole('heading', { level: 1 }).waitFor()
       const over = await page.evaluate(

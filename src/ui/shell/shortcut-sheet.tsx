@@ -5,7 +5,9 @@ const HERE: readonly (readonly [string, string])[] = [
   ['?', 'This sheet'],
   ['Ctrl K', 'Find a page or a person'],
   ['P', 'Private: hide health limits, or show them'],
-  ['Space', 'Start and stop the stopwatch (Readiness)'],
+  ['Space', 'Start and stop the stopwatch, or everybody’s hold in a check round (Readiness)'],
+  ['1 to 9, 0', 'Take the time of a lane (check round)'],
+  ['s', 'Swap: the watchers do (check round)'],
   ['N', 'Next block (Teach)'],
   ['1 … 9', 'Mark the person in that bay clean (Teach)'],
 ]

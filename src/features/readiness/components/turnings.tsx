@@ -29,12 +29,12 @@ function Points({ points }: { points: readonly TurningView[] }) {
   return (
     <Stack component="ol" gap={6} p={0} m={0} style={{ listStyle: 'none' }}>
       {points.map((t) => (
-        <Group key={t.day} component="li" gap="sm" wrap="nowrap" align="flex-start">
+        <Group key={t.day} component="li" gap="sm" align="flex-start">
           <Text w={100} style={{ flexShrink: 0 }}>
             {t.dayLabel}
           </Text>
           <StatusMark outcome={t.outcome} size={20} />
-          <Text size="sm" flex={1}>
+          <Text size="sm" flex="1 1 180px">
             {t.text}
           </Text>
         </Group>
