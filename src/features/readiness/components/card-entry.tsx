@@ -60,7 +60,7 @@ export function CardEntry({ card }: { card: CardData }) {
       {problems.length > 1 ? (
         <Text role="alert">{problems.length} cells cannot be read; nothing was stored yet.</Text>
       ) : null}
-      <div style={{ overflowX: 'auto' }}>
+      <div className={classes.scroller}>
         <table className={classes.card}>
           <thead>
             <tr>

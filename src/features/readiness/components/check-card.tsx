@@ -25,42 +25,44 @@ export function CheckCard({ card }: { card: CardData }) {
         </Group>
       </PageHead>
       <CardChooser card={card} at="card" />
-      <table className={classes.card}>
-        <thead>
-          <tr>
-            <th scope="col">Pair</th>
-            <th scope="col">Name</th>
-            {card.checks.map((c) => (
-              <th key={c.id} scope="col">
-                {c.name}
-                <span className={classes.unit}>
-                  {c.kind === 'yes-no' ? 'yes or no' : c.unit}
-                  {c.side === 'each' ? ', left/right' : ''}
-                </span>
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {card.people.map((p, i) => (
-            <tr key={p.id} data-first={i % 2 === 0}>
-              <td>{p.pair}</td>
-              <th scope="row">{p.name}</th>
+      <div className={classes.scroller}>
+        <table className={classes.card}>
+          <thead>
+            <tr>
+              <th scope="col">Pair</th>
+              <th scope="col">Name</th>
               {card.checks.map((c) => (
-                <td key={c.id}>
-                  <span className={classes.boxes}>
-                    <span className={classes.box} />
-                    {c.side === 'each' ? <span className={classes.box} /> : null}
-                    <span className={classes.letters}>
-                      {[...c.faults.map((f) => f.letter), '+'].join(' ')}
-                    </span>
+                <th key={c.id} scope="col">
+                  {c.name}
+                  <span className={classes.unit}>
+                    {c.kind === 'yes-no' ? 'yes or no' : c.unit}
+                    {c.side === 'each' ? ', left/right' : ''}
                   </span>
-                </td>
+                </th>
               ))}
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {card.people.map((p, i) => (
+              <tr key={p.id} data-first={i % 2 === 0}>
+                <td>{p.pair}</td>
+                <th scope="row">{p.name}</th>
+                {card.checks.map((c) => (
+                  <td key={c.id}>
+                    <span className={classes.boxes}>
+                      <span className={classes.box} />
+                      {c.side === 'each' ? <span className={classes.box} /> : null}
+                      <span className={classes.letters}>
+                        {[...c.faults.map((f) => f.letter), '+'].join(' ')}
+                      </span>
+                    </span>
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
       <List spacing={4}>
         {card.checks.map((c) => (
           <ListItem key={c.id}>
