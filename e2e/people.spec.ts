@@ -23,6 +23,10 @@ test('a tablet passed round takes ten people’s words, shows nobody another’s
   await page.getByRole('link', { name: 'Pass the tablet round' }).click()
   await expect(page.getByRole('heading', { name: 'How are you tonight?' })).toBeVisible()
   await expect(page.getByRole('navigation')).toHaveCount(0)
+  // No key leads away from it, and none opens anything.
+  for (const key of ['g', 's', '?', 'Control+k']) await page.keyboard.press(key)
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(page.getByRole('heading', { name: 'How are you tonight?' })).toBeVisible()
   const people = await page.getByRole('button').allInnerTexts()
   expect(people).toHaveLength(10)
   for (const line of people) {

@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm'
 import { drizzle } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
 import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core'
-import { existsSync, mkdirSync, readdirSync } from 'node:fs'
+import { existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs'
 import path from 'node:path'
 import * as schema from './schema'
 
@@ -42,7 +42,7 @@ export function openDb(file: string): Db {
   raw.pragma('foreign_keys = ON')
   // What is deleted is overwritten: erasing somebody leaves no bytes of them behind.
   raw.pragma('secure_delete = ON')
-  if (!isNew && migrationsDue(raw)) copyAside(raw, file, 'before-migration')
+  if (!isNew && migrationsDue(raw)) copyAside(raw, file, 'migration')
   const db = drizzle(raw, { schema })
   migrate(db, { migrationsFolder: migrationsFolder() })
   return db
@@ -53,9 +53,22 @@ export function settle(db: Db = sharedDb()): void {
   db.get(sql`PRAGMA wal_checkpoint(TRUNCATE)`)
 }
 
+/** How the names of copies go on after the database's own. */
+const COPY = '.before-'
+
+/**
+ * Removes the copies that were set aside before updates: they still hold whoever was erased since, and whoever asks to be
+ * forgotten weighs more than a way back to last month. Returns how many went.
+ */
+export function forgetCopies(folder = dataFolder()): number {
+  const copies = readdirSync(folder).filter((name) => name.startsWith(FILE + COPY))
+  for (const name of copies) rmSync(path.join(folder, name))
+  return copies.length
+}
+
 /** Copies a database beside itself under a name that says when and why. */
 function copyAside(raw: Database.Database, file: string, why: string): string {
-  const copy = `${file}.${why}-${new Date().toISOString().replace(/[:.]/g, '-')}`
+  const copy = `${file}${COPY}${why}-${new Date().toISOString().replace(/[:.]/g, '-')}`
   raw.exec(`VACUUM INTO '${copy.replaceAll("'", "''")}'`)
   return copy
 }

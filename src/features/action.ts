@@ -1,7 +1,7 @@
 import 'server-only'
 import { revalidatePath } from 'next/cache'
 import type { z } from 'zod'
-import { settle, sharedDb } from '@/db/open'
+import { forgetCopies, settle, sharedDb } from '@/db/open'
 import { problem, type Answer } from './answer'
 import { context, type Context } from './context'
 import { layerOpen } from './health/layer'
@@ -11,7 +11,8 @@ import { layerOpen } from './health/layer'
  * `refresh: false` leaves the page as it is: on the floor a connection that breaks during a refresh would take the
  * page away, and the screen keeps its own state there.
  * `layer: true` asks for open health notes on the screen that sends it.
- * `erases: true` empties the store's log afterwards, so that no byte of what was removed stays.
+ * `erases: true` empties the store's log afterwards and removes the copies set aside before updates, so that no byte of
+ * what was removed stays.
  * Whatever arrives is treated as unknown; a parse failure comes back beside its field and stores nothing.
  */
 export function action<S extends z.ZodType, T>(
@@ -33,7 +34,10 @@ export function action<S extends z.ZodType, T>(
     if (layer && !(await layerOpen()))
       return problem('The health notes are shut. Open them and send again; what you typed is still here.')
     const answer = attempt(() => sharedDb().transaction((tx) => run(context(tx), parsed.data)))
-    if (answer.ok && erases) settle()
+    if (answer.ok && erases) {
+      settle()
+      forgetCopies()
+    }
     if (answer.ok && refresh) revalidatePath('/', 'layout')
     return answer
   }

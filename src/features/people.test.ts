@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { copyFileSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { demoWorld } from '@/core/simulate/demo'
@@ -348,6 +348,11 @@ describe('erasing somebody', () => {
     value(await app.teaching.recordEvent({ ...stamp(2), ...event, kind: 'ended' }))
     expect(app.studentQueries.incidentCount(id)).toBe(1)
     expect(refused(await app.students.erase({ id, typed: 'Jonty', nobody: v7() }))).toEqual(['typed'])
+    // A copy as an update leaves it: it holds everybody who is erased later.
+    copyFileSync(
+      path.join(folder, 'levitar.sqlite'),
+      path.join(folder, 'levitar.sqlite.before-migration-2026-03-01'),
+    )
     const nobody = v7()
     const gone = value(await app.students.erase({ id, typed: 'Jonty Abara', nobody }))
     expect(gone).toMatchObject({ plans: 1, decisions: 1, incidents: 1 })
@@ -356,6 +361,7 @@ describe('erasing somebody', () => {
     expect(plan?.blocks.flatMap((b) => b.versions.map((v) => v.name))).toContain('Somebody erased')
     const kept = app.teachingQueries.changesOf(classId)?.changes.find((c) => c.studentId === nobody)
     expect(kept).toMatchObject({ name: 'Somebody erased', inputsErased: true })
+    expect(readdirSync(folder).filter((f) => f.includes('before-'))).toEqual([])
     for (const file of readdirSync(folder).filter((f) => f.startsWith('levitar.sqlite'))) {
       const bytes = readFileSync(path.join(folder, file))
       for (const word of [id, 'Jonty'])

@@ -202,6 +202,14 @@ describe('going back and coming back', () => {
     expect(fs([...base, did('FS-05', 6)]).outcome).toBe('step-back')
     expect(fs([...base, did('FS-05', 2), fault('FS-05', 2, 'FT-head-drop')]).outcome).toBe('step-back')
   })
+  it('a teacher who places somebody there afterwards has seen past it; an earlier placing has not', () => {
+    const seen = [did('FS-05', 9), fault('FS-05', 6, 'FT-head-drop')]
+    expect(fs([...seen, placed('FS-05', 2)]).outcome).not.toBe('step-back')
+    expect(fs([...seen, placed('FS-05', 8)]).outcome).toBe('step-back')
+    expect(fs([...seen, placed('FS-02', 2)]).outcome).toBe('step-back')
+    const sameDay = fault('FS-05', 6, 'FT-head-drop')
+    expect(fs([did('FS-05', 9), sameDay, placed('FS-05', 6)]).outcome).not.toBe('step-back')
+  })
   it('a day that merely shows less does not end it', () => {
     const base = [did('FS-05', 9), fault('FS-05', 6, 'FT-head-drop')]
     expect(fs([...base, fault('FS-05', 1, 'FT-gaze-back')]).outcome).toBe('step-back')

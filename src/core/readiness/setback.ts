@@ -43,8 +43,8 @@ const SETBACK_DAYS = 42
 
 /**
  * Setbacks of a family that are not behind somebody yet, gravest first. One is over after a later day of clean work, at
- * least at the rung below the stage, without the same again: so a day that merely shows less does not end it. Only the
- * student's own faults count (ruling 7).
+ * least at the rung below the stage, without the same again, or once the teacher places them there: a day that merely
+ * shows less does not end it. Only the student's own faults count (ruling 7).
  * @param evidence already folded
  */
 export function setbacksOf(
@@ -61,7 +61,7 @@ export function setbacksOf(
   )
   const at = [...new Set(own.map((a) => a.stageId))]
   return at
-    .flatMap((stageId) => atStage(ladder, stageId, own, faults))
+    .flatMap((stageId) => atStage(ladder, stageId, own, evidence.placements, faults))
     .sort((a, b) => GRAVEST.indexOf(a.code) - GRAVEST.indexOf(b.code) || (newestOf(a) < newestOf(b) ? 1 : -1))
 }
 
@@ -75,6 +75,7 @@ function atStage(
   ladder: Ladder,
   stageId: string,
   own: readonly Attempt[],
+  placements: Evidence['placements'],
   faults: readonly Fault[],
 ): Setback[] {
   const here = own.filter((a) => a.stageId === stageId)
@@ -91,8 +92,16 @@ function atStage(
       .filter((day) => !days.has(day))
       .sort()
       .at(-1)
-    return seen.filter((a) => over === undefined || a.day > over)
+    return seen.filter((a) => (over === undefined || a.day > over) && !placedSince(a))
   }
+  /** A teacher who places somebody here after it was seen has seen past it (ruling 5). */
+  const placedSince = (a: Attempt): boolean =>
+    placements.some(
+      (p) =>
+        p.stageId !== null &&
+        ladder.order(p.stageId) >= from &&
+        (p.day > a.day || (p.day === a.day && p.hlc > a.hlc)),
+    )
   const graded = (severity: number): string[] =>
     [...new Set(here.flatMap((a) => a.faults))].filter((id) => {
       const fault = findById(faults, id)

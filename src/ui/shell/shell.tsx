@@ -45,20 +45,23 @@ export function Shell({
   const [sheet, sheetControl] = useDisclosure()
   const router = useRouter()
   const path = usePathname()
-  useGoKeys(router)
-  useHotkeys([
-    ['mod+K', () => spotlight.open()],
-    ['shift+?', () => sheetControl.open()],
-    ['?', () => sheetControl.open()],
-    ['p', () => void togglePrivate()],
-  ])
+  // A tablet that is passed round shows its own screen, with nothing to press beside it and no keys that lead away.
+  const passedRound = path.startsWith('/pass/')
+  useGoKeys(router, !passedRound)
+  useHotkeys(
+    passedRound
+      ? []
+      : [
+          ['mod+K', () => spotlight.open()],
+          ['shift+?', () => sheetControl.open()],
+          ['?', () => sheetControl.open()],
+          ['p', () => void togglePrivate()],
+        ],
+  )
   const togglePrivate = async (): Promise<void> => {
     await onPrivate(!isPrivate)
     router.refresh()
   }
-  // A tablet that is passed round shows its own screen and nothing to press beside it.
-  const passedRound = path.startsWith('/pass/')
-
   const pages = RAIL.map(({ label, question, href }) => ({ label, description: question, href }))
   const actions = [...pages, ...entries].map(({ label, description, href }) => ({
     id: `${href} ${label}`,
@@ -197,9 +200,10 @@ function SchemeSwitch() {
 }
 
 /** `g` and then a letter goes to a page. */
-function useGoKeys(router: ReturnType<typeof useRouter>): void {
+function useGoKeys(router: ReturnType<typeof useRouter>, on: boolean): void {
   const armedAt = useRef(-Infinity)
   useEffect(() => {
+    if (!on) return
     const WINDOW_MS = 1200
     const onKey = (event: KeyboardEvent): void => {
       const target = event.target as HTMLElement | null
@@ -220,5 +224,5 @@ function useGoKeys(router: ReturnType<typeof useRouter>): void {
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
-  }, [router])
+  }, [router, on])
 }

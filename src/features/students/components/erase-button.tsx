@@ -28,7 +28,7 @@ export function EraseButton({ id, name, incidents }: { id: string; name: string;
     <Stack gap="sm" maw={640} className="card" role="group" aria-label={`Erase ${name}`}>
       <Text>
         Measures, results, health notes, check-ins and attendance go. Past plans stay, with nobody’s name in
-        their place.
+        their place. Copies of the data that were set aside before updates go as well.
         {incidents > 0
           ? ` ${incidents === 1 ? 'One incident report goes' : `${incidents} incident reports go`} too: print it first if your insurer asks for it.`
           : ''}
