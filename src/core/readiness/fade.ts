@@ -23,7 +23,7 @@ export type FadeProposal = {
     }
 )
 
-/** Clean days with an aid before the next smaller one is proposed (progressions.md, prop-fade rule). */
+/** The newest days with an aid, all clean, before the next smaller one is proposed (progressions.md, prop-fade rule). */
 const FADE_DAYS = 2
 /** The fault that the aid guards against, so often in one class, brings it back. */
 const RESTORE_TIMES = 2
@@ -69,13 +69,11 @@ export function proposeFade(
   }
   const [to] = less
   const aided = tries.filter((t) => t.setupId === setupId)
-  const clean = [...new Set(aided.map((t) => t.day))]
-    .filter((day) => aided.filter((t) => t.day === day).every((t) => isAtTarget(stage, t)))
-    .sort()
+  const days = [...new Set(aided.map((t) => t.day))].sort().slice(-FADE_DAYS)
+  const clean = days.every((day) => aided.filter((t) => t.day === day).every((t) => isAtTarget(stage, t)))
   // Somebody who is past the aid already needs no telling.
-  const past = tries.some((t) => t.setupId === to && t.day >= (clean.at(-1) ?? newest))
-  if (to === undefined || past || clean.length < FADE_DAYS) return null
-  const days = clean.slice(-FADE_DAYS)
+  const past = tries.some((t) => t.setupId === to && t.day >= (days.at(-1) ?? newest))
+  if (to === undefined || past || !clean || days.length < FADE_DAYS) return null
   return {
     ...base,
     code: 'fade',

@@ -378,6 +378,7 @@ describe('props fade', () => {
     expect(ask(tried(STRAP, 9), tried(STRAP, 2))).toMatchObject({ code: 'fade', to: BLOCK })
     expect(ask(tried(STRAP, 9), tried(STRAP, 2), tried(STRAP, 2, { outcome: 'not-yet' }))).toBeNull()
     expect(ask(tried(STRAP, 9), tried(STRAP, 2, { help: 'touched' }))).toBeNull()
+    expect(ask(tried(STRAP, 9), tried(STRAP, 5), tried(STRAP, 2, { outcome: 'not-yet' }))).toBeNull()
     expect(ask()).toBeNull()
   })
   it('at the target dose or above: 3 s of 6 is no reason to take a prop away', () => {
