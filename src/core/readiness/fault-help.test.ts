@@ -1,0 +1,105 @@
+import fc from 'fast-check'
+import { did, evidence, saw, TODAY } from '@/testing/evidence'
+import { findById, library } from '../practice/library'
+import { capsFrom, NO_LIMITS } from '../screening/caps'
+import { type CheckIn } from '../screening/tonight'
+import { helpWith } from './fault-help'
+import type { Attempt, Evidence } from './evidence'
+import { ladderOf } from './ladder'
+import { likelyFaults } from './likely-faults'
+
+const practice = library()
+const limitsOf = (condition: string) =>
+  capsFrom(practice, { set: new Set([condition]), unknown: [] }, [], TODAY)
+
+describe('help with a fault', () => {
+  const help = (e: Evidence, checkIn: CheckIn | null = null) =>
+    helpWith(practice, 'FT-elbow-splay', {
+      evidence: e,
+      caps: NO_LIMITS,
+      checkIn,
+      asked: ladderOf(practice, 'FS').gatesBeneath('FS-06'),
+      asOf: TODAY,
+    })
+  const nobody = { evidence: evidence(), caps: NO_LIMITS, checkIn: null, asked: [], asOf: TODAY }
+  it('two people with one fault and different evidence get different first causes, with the evidence', () => {
+    const stiff = help(
+      evidence(saw('CK-dolphin-hold', 60), saw('CK-forearm-overhead', { left: 4, right: 3 })),
+    )
+    const weak = help(evidence(saw('CK-dolphin-hold', 12), saw('CK-forearm-overhead', { left: 1, right: 0 })))
+    expect([stiff.causes[0]?.cause, weak.causes[0]?.cause]).toEqual(['mobility', 'strength'])
+    expect(stiff.causes[0]?.because[0]).toMatchObject({ checkId: 'CK-forearm-overhead', value: 4 })
+  })
+  it('a check speaks only when it is short of what the next step asks, and the furthest comes first', () => {
+    // FS-06 and what lies beneath it ask for a dolphin hold of 30 s.
+    expect(help(evidence(saw('CK-dolphin-hold', 30))).causes[0]?.because).toEqual([])
+    expect(help(evidence(saw('CK-dolphin-hold', 15))).causes[0]).toMatchObject({
+      cause: 'strength',
+      because: [{ checkId: 'CK-dolphin-hold', value: 15, short: 0.5 }],
+    })
+    // Where the next step asks nothing of a check, the least that any stage asks: 20 s.
+    const least = helpWith(practice, 'FT-elbow-splay', {
+      ...nobody,
+      evidence: evidence(saw('CK-dolphin-hold', 25)),
+    })
+    expect(least.causes[0]?.because).toEqual([])
+    const both = help(evidence(saw('CK-dolphin-hold', 24), saw('CK-dolphin-rock', 1)))
+    expect(both.causes[0]?.because.map((b) => b.code === 'check' && b.checkId)).toEqual([
+      'CK-dolphin-rock',
+      'CK-dolphin-hold',
+    ])
+    // What the fault's own drills do not train says nothing of it.
+    expect(help(evidence(saw('CK-forward-fold', 8))).causes.every((c) => c.because.length === 0)).toBe(true)
+    expect(help(evidence(saw('CK-dolphin-hold', 5, 50))).causes[0]?.because).toEqual([])
+  })
+  it('spent arms tonight come before what the practice names first', () => {
+    const said: CheckIn = {
+      day: TODAY,
+      pain: 0,
+      regions: [],
+      energy: 5,
+      arms: 7,
+      look: 'whole',
+      ticked: [],
+      touch: 'ask',
+    }
+    expect(help(evidence(), said).causes[0]?.cause).toBe('fatigue')
+  })
+  it('without evidence keeps the practice’s own order, and never gives a drill that limits close', () => {
+    const fault = findById(practice.faults, 'FT-elbow-splay')
+    expect(help(evidence()).causes.map((c) => c.cause)).toEqual(fault.causes)
+    // Fear is never put first, nor read from tonight's private words (ruling 10).
+    for (const f of practice.faults.filter((x) => x.causes.some((c) => c !== 'fear')))
+      expect(helpWith(practice, f.id, nobody).causes[0]?.cause).not.toBe('fear')
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...practice.faults),
+        fc.constantFrom(...practice.cautions.flatMap((c) => c.conditions)),
+        (f, condition) => {
+          const caps = limitsOf(condition)
+          const { drillId } = helpWith(practice, f.id, { ...nobody, caps })
+          if (drillId === null) return
+          const { load } = findById(practice.drills, drillId)
+          for (const c of caps.caps.filter((x) => x.action === 'stop' || x.action === 'avoid'))
+            expect((load[c.tag] ?? 0) < c.level).toBe(true)
+        },
+      ),
+    )
+  })
+})
+
+describe('chips for a person', () => {
+  it('come by the days on which a fault was seen in six weeks, else as the practice orders them', () => {
+    const faults = ['FT-a', 'FT-b', 'FT-c']
+    const seen = (fault: string, daysAgo: number) => did('FS-05', daysAgo, { faults: [fault] })
+    const order = (...facts: Attempt[]) => likelyFaults(faults, evidence(...facts), TODAY)
+    expect(order()).toEqual(faults)
+    expect(order(seen('FT-c', 1), seen('FT-c', 2), seen('FT-b', 1), seen('FT-b', 1))).toEqual([
+      'FT-c',
+      'FT-b',
+      'FT-a',
+    ])
+    expect(order(seen('FT-c', 50))).toEqual(faults)
+    expect(order(seen('FT-elsewhere', 1))).toEqual(faults)
+  })
+})

@@ -1,0 +1,46 @@
+import fc from 'fast-check'
+import { TODAY } from '@/testing/evidence'
+import { library } from '../practice/library'
+import { NO_LIMITS } from '../screening/caps'
+import { tonightsCaps, type CheckIn } from '../screening/tonight'
+import { tonightsCeiling } from './tonight'
+
+const practice = library()
+
+describe('tonight', () => {
+  const reach = { standingId: 'FS-09', targetId: 'FS-10a', outcome: 'near' as const }
+  const said = (part: Partial<CheckIn>): CheckIn => ({
+    day: TODAY,
+    pain: 0,
+    regions: [],
+    energy: 8,
+    arms: 0,
+    look: 'whole',
+    ticked: [],
+    touch: 'ask',
+    ...part,
+  })
+  const ceiling = (part: Partial<CheckIn>) =>
+    tonightsCeiling(practice, reach, NO_LIMITS, tonightsCaps(practice, said(part), TODAY))
+  it('lowers what is offered now and leaves the standing', () => {
+    expect(ceiling({})).toEqual({ stageId: 'FS-09', usualId: 'FS-09', lowered: false })
+    expect(ceiling({ arms: 6 })).toEqual({ stageId: 'FS-06', usualId: 'FS-09', lowered: true })
+    expect(ceiling({ pain: 5, regions: ['shoulder'] })).toMatchObject({ lowered: true, usualId: 'FS-09' })
+    expect(ceiling({ pain: 8 })).toMatchObject({ stageId: null, lowered: true })
+  })
+  it('never raises it, whatever was ticked', () => {
+    fc.assert(
+      fc.property(
+        fc.nat(10),
+        fc.nat(10),
+        fc.nat(10),
+        fc.constantFrom<CheckIn['look']>('watch', 'half', 'whole'),
+        (pain, energy, arms, look) => {
+          const { stageId } = ceiling({ pain, energy, arms, look, regions: ['neck', 'wrist'] })
+          const order = practice.stages.map((s) => s.id)
+          expect(order.indexOf(stageId ?? '')).toBeLessThanOrEqual(order.indexOf('FS-09'))
+        },
+      ),
+    )
+  })
+})
