@@ -1,16 +1,10 @@
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import path from 'node:path'
-import { seeded, uuidAt } from '@/core/simulate/random'
-import type { Answer } from './answer'
+import { ownData, ownDevice, refusedAt, value } from '@/testing/actions'
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
 jest.mock('next/headers', () => ({ cookies: () => Promise.resolve({ get: () => undefined }) }))
 
-const folder = mkdtempSync(path.join(tmpdir(), 'levitar-actions-'))
-process.env.LEVITAR_DATA = folder
-process.env.LEVITAR_NOW = '2026-03-10T17:00:00Z'
-afterAll(() => rmSync(folder, { recursive: true, force: true }))
+const DAY = '2026-03-10'
+ownData('actions', DAY)
 
 // Loaded after the data folder is set: the connection is opened once, on first use.
 const load = async () => ({
@@ -31,26 +25,9 @@ beforeAll(async () => {
   app = await load()
 })
 
-const random = seeded(11)
-const v7 = (): string => uuidAt(random, Date.parse('2026-03-10T17:00:00Z'))
-const DEVICE = v7()
-let sequence = 0
-const stamp = () => {
-  sequence += 1
-  return {
-    id: v7(),
-    deviceId: DEVICE,
-    deviceSeq: sequence,
-    hlc: `${(1000 + sequence).toString(36).padStart(9, '0')}-0000-${DEVICE}`,
-  }
-}
+const { v7, stamp } = ownDevice(11, DAY)
 const ids = Array.from({ length: 60 }, () => v7())
 const two = [v7(), v7()]
-const value = <T>(answer: Answer<T>): T => {
-  if (!answer.ok) throw new Error(answer.problems.map((p) => p.message).join(' '))
-  return answer.value
-}
-const refusedAt = (answer: Answer<unknown>): string[] => (answer.ok ? [] : answer.problems.map((p) => p.path))
 const byName = (name: string) => {
   const found = app.studentQueries.studentLists().current.find((s) => s.name === name)
   if (!found) throw new Error(`nobody called ${name}`)
@@ -264,13 +241,10 @@ describe('a class', () => {
     value(await app.plans.clearVersion({ id: classId, studentId: ines, part: 'waves' }))
     expect(app.planQueries.planView(classId)?.violations).toEqual([])
 
-    const event = (kind: 'started' | 'block' | 'ended', blockIndex = 0) => ({
-      ...stamp(),
-      classId,
-      kind,
-      atMs: 1_000_000 + sequence,
-      blockIndex,
-    })
+    const event = (kind: 'started' | 'block' | 'ended', blockIndex = 0) => {
+      const made = stamp()
+      return { ...made, classId, kind, atMs: 1_000_000 + made.deviceSeq, blockIndex }
+    }
     value(await app.teaching.recordEvent(event('started')))
     expect(refusedAt(await app.plans.planAgain({ id: classId }))).toEqual([''])
     const attempt = {

@@ -1,20 +1,13 @@
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import path from 'node:path'
 import { demoWorld } from '@/core/simulate/demo'
-import { seeded, uuidAt } from '@/core/simulate/random'
+import { ownData, ownDevice, value } from '@/testing/actions'
 import { CookieJar } from '@/testing/cookies'
-import type { Answer } from './answer'
 
 const mockJar = new CookieJar()
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
 jest.mock('next/headers', () => ({ cookies: () => Promise.resolve(mockJar) }))
 
 const DAY = '2026-03-10'
-const folder = mkdtempSync(path.join(tmpdir(), 'levitar-bench-'))
-process.env.LEVITAR_DATA = folder
-process.env.LEVITAR_NOW = `${DAY}T17:00:00Z`
-afterAll(() => rmSync(folder, { recursive: true, force: true }))
+ownData('bench', DAY)
 
 const load = async () => ({
   actions: await import('./setups/actions'),
@@ -29,12 +22,7 @@ beforeAll(async () => {
   seedDemo(app.context.context().db, world, DAY, app.context.keyOfHealth())
 })
 
-const random = seeded(31)
-const v7 = (): string => uuidAt(random, Date.parse(`${DAY}T17:00:00Z`))
-const value = <T>(answer: Answer<T>): T => {
-  if (!answer.ok) throw new Error(answer.problems.map((p) => p.message).join(' '))
-  return answer.value
-}
+const { v7 } = ownDevice(31, DAY)
 const idOf = (name: string): string => world.students.find((s) => s.name === name)?.id ?? ''
 const personOf = (name: string) => app.queries.benchData(false).people.find((p) => p.name === name)
 

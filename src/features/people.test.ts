@@ -1,20 +1,15 @@
-import { copyFileSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { copyFileSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { demoWorld } from '@/core/simulate/demo'
-import { seeded, uuidAt } from '@/core/simulate/random'
+import { ownData, ownDevice, refusedAt, value } from '@/testing/actions'
 import { CookieJar } from '@/testing/cookies'
-import type { Answer } from './answer'
 
 const mockJar = new CookieJar()
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
 jest.mock('next/headers', () => ({ cookies: () => Promise.resolve(mockJar) }))
 
 const DAY = '2026-03-10'
-const folder = mkdtempSync(path.join(tmpdir(), 'levitar-people-'))
-process.env.LEVITAR_DATA = folder
-process.env.LEVITAR_NOW = `${DAY}T17:00:00Z`
-afterAll(() => rmSync(folder, { recursive: true, force: true }))
+const folder = ownData('people', DAY)
 
 // Loaded after the data folder is set: the connection is opened once, on first use.
 const load = async () => ({
@@ -52,13 +47,8 @@ beforeAll(async () => {
   seedDemo(db, world, DAY, app.context.keyOfHealth())
 })
 
-const random = seeded(21)
-const v7 = (): string => uuidAt(random, Date.parse(`${DAY}T17:00:00Z`))
-const value = <T>(answer: Answer<T>): T => {
-  if (!answer.ok) throw new Error(answer.problems.map((p) => p.message).join(' '))
-  return answer.value
-}
-const refused = (answer: Answer<unknown>): string[] => (answer.ok ? [] : answer.problems.map((p) => p.path))
+const { v7 } = ownDevice(21, DAY)
+const refused = refusedAt
 const idOf = (name: string): string => world.students.find((s) => s.name === name)?.id ?? ''
 const tonight = (): string => world.classes.at(-1)?.id ?? ''
 const open = () => app.layerActions.openLayer('')

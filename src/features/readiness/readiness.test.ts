@@ -1,20 +1,13 @@
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import path from 'node:path'
 import { demoWorld } from '@/core/simulate/demo'
-import { seeded, uuidAt } from '@/core/simulate/random'
+import { ownData, ownDevice, refusedAt, value } from '@/testing/actions'
 import { CookieJar } from '@/testing/cookies'
-import type { Answer } from '../answer'
 
 const mockJar = new CookieJar()
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
 jest.mock('next/headers', () => ({ cookies: () => Promise.resolve(mockJar) }))
 
 const DAY = '2026-03-10'
-const folder = mkdtempSync(path.join(tmpdir(), 'levitar-readiness-'))
-process.env.LEVITAR_DATA = folder
-process.env.LEVITAR_NOW = `${DAY}T17:00:00Z`
-afterAll(() => rmSync(folder, { recursive: true, force: true }))
+ownData('readiness', DAY)
 
 const load = async () => ({
   readiness: await import('./actions'),
@@ -34,24 +27,7 @@ beforeAll(async () => {
   seedDemo(app.context.context().db, world, DAY, app.context.keyOfHealth())
 })
 
-const random = seeded(37)
-const v7 = (): string => uuidAt(random, Date.parse(`${DAY}T17:00:00Z`))
-const DEVICE = v7()
-let sequence = 0
-const stamp = () => {
-  sequence += 1
-  return {
-    id: v7(),
-    deviceId: DEVICE,
-    deviceSeq: sequence,
-    hlc: `zz${String(sequence).padStart(7, '0')}-0000-${DEVICE}`,
-  }
-}
-const value = <T>(answer: Answer<T>): T => {
-  if (!answer.ok) throw new Error(answer.problems.map((p) => p.message).join(' '))
-  return answer.value
-}
-const refusedAt = (answer: Answer<unknown>): string[] => (answer.ok ? [] : answer.problems.map((p) => p.path))
+const { v7, stamp } = ownDevice(37, DAY)
 const idOf = (name: string): string => world.students.find((s) => s.name === name)?.id ?? ''
 const seen = (name: string, family: 'FS' | 'HS' = 'FS') => {
   const found = app.person.personReadiness(idOf(name), false, family)

@@ -1,11 +1,12 @@
 'use client'
 
-import { Button, Checkbox, Group, Select, Text, Textarea, TextInput } from '@mantine/core'
+import { Checkbox, Group, Select, Text, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import type { ReadinessCheck } from '@/core/practice/schema'
 import { isSpan, type Spans } from '@/core/body/spans'
 import { plain } from '@/core/words/number'
 import { FormShell } from '@/ui/form-shell'
+import { ResultEnd } from './result-end'
 import { useEntry } from './use-entry'
 
 type Key = 'single' | 'left' | 'right'
@@ -58,29 +59,15 @@ export function CheckForm({ studentId, check, spans, replaces, onSaved }: Props)
         checked={values.valid}
         onChange={(e) => change({ valid: e.currentTarget.checked })}
       />
-      <Checkbox
-        label="Somebody watched only this person"
-        checked={values.watched}
-        onChange={(e) => change({ watched: e.currentTarget.checked })}
+      <ResultEnd
+        values={values}
+        aidLabel="With an aid"
+        noteProblem={problemOf('note')}
+        busy={busy}
+        corrects={replaces !== null}
+        stored={saved > 0 && keys.every((key) => values[key] === '')}
+        onChange={change}
       />
-      <Checkbox
-        label="With an aid"
-        checked={values.aided}
-        onChange={(e) => change({ aided: e.currentTarget.checked })}
-      />
-      <Textarea
-        label="Note"
-        autosize
-        value={values.note}
-        error={problemOf('note')}
-        onChange={(e) => change({ note: e.currentTarget.value })}
-      />
-      <Group>
-        <Button type="submit" loading={busy}>
-          {replaces ? 'Save the correction' : 'Save result'}
-        </Button>
-        <Text role="status">{saved > 0 && keys.every((key) => values[key] === '') ? 'Saved.' : ''}</Text>
-      </Group>
     </FormShell>
   )
 }

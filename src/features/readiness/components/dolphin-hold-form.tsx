@@ -1,11 +1,12 @@
 'use client'
 
-import { Button, Checkbox, Chip, Group, Text, Textarea, TextInput } from '@mantine/core'
+import { Button, Checkbox, Chip, Group, Text, TextInput } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { useState } from 'react'
 import { formatClock } from '@/core/units'
 import { FormShell } from '@/ui/form-shell'
 import { useStopwatch } from '@/ui/use-stopwatch'
+import { ResultEnd } from './result-end'
 import { useEntry } from './use-entry'
 
 type Props = {
@@ -114,38 +115,25 @@ export function DolphinHoldForm({ studentId, breathS, faults, replaces, onSaved 
         checked={values.elbowsIn}
         onChange={(e) => change({ elbowsIn: e.currentTarget.checked })}
       />
-      <Checkbox
-        label="Somebody watched only this person"
-        checked={values.watched}
-        onChange={(e) => change({ watched: e.currentTarget.checked })}
-      />
-      <Checkbox
-        label="With a strap or block"
-        checked={values.aided}
-        onChange={(e) => change({ aided: e.currentTarget.checked })}
-      />
-      <Chip.Group multiple value={values.faults} onChange={(ids) => change({ faults: ids })}>
-        <Group gap="xs" role="group" aria-label="Faults seen">
-          {faults.map((fault) => (
-            <Chip key={fault.id} value={fault.id} size="md">
-              {fault.name}
-            </Chip>
-          ))}
-        </Group>
-      </Chip.Group>
-      <Textarea
-        label="Note"
-        autosize
-        value={values.note}
-        error={problemOf('note')}
-        onChange={(e) => change({ note: e.currentTarget.value })}
-      />
-      <Group>
-        <Button type="submit" loading={busy}>
-          {replaces ? 'Save the correction' : 'Save result'}
-        </Button>
-        <Text role="status">{saved > 0 && values.seconds === '' ? 'Saved.' : ''}</Text>
-      </Group>
+      <ResultEnd
+        values={values}
+        aidLabel="With a strap or block"
+        noteProblem={problemOf('note')}
+        busy={busy}
+        corrects={replaces !== null}
+        stored={saved > 0 && values.seconds === ''}
+        onChange={change}
+      >
+        <Chip.Group multiple value={values.faults} onChange={(ids) => change({ faults: ids })}>
+          <Group gap="xs" role="group" aria-label="Faults seen">
+            {faults.map((fault) => (
+              <Chip key={fault.id} value={fault.id} size="md">
+                {fault.name}
+              </Chip>
+            ))}
+          </Group>
+        </Chip.Group>
+      </ResultEnd>
     </FormShell>
   )
 }

@@ -1,0 +1,39 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { seeded, uuidAt } from '@/core/simulate/random'
+import type { Answer } from '@/features/answer'
+
+/** A data folder of its own for a test file, at five in the afternoon of a day; gone when the file is done. */
+export function ownData(name: string, day: string): string {
+  const folder = mkdtempSync(path.join(tmpdir(), `levitar-${name}-`))
+  process.env.LEVITAR_DATA = folder
+  process.env.LEVITAR_NOW = `${day}T17:00:00Z`
+  afterAll(() => rmSync(folder, { recursive: true, force: true }))
+  return folder
+}
+
+/** Ids and stamps of one device, the same on every run. */
+export function ownDevice(seed: number, day: string) {
+  const random = seeded(seed)
+  const v7 = (): string => uuidAt(random, Date.parse(`${day}T17:00:00Z`))
+  const deviceId = v7()
+  let deviceSeq = 0
+  const stamp = () => {
+    deviceSeq += 1
+    const hlc = `${(1000 + deviceSeq).toString(36).padStart(9, '0')}-0000-${deviceId}`
+    return { id: v7(), deviceId, deviceSeq, hlc }
+  }
+  return { v7, stamp }
+}
+
+/** What an action answered; a refusal fails the test with its sentences. */
+export function value<T>(answer: Answer<T>): T {
+  if (!answer.ok) throw new Error(answer.problems.map((p) => p.message).join(' '))
+  return answer.value
+}
+
+/** Beside which fields an action refused; none where it did not. */
+export function refusedAt(answer: Answer<unknown>): string[] {
+  return answer.ok ? [] : answer.problems.map((p) => p.path)
+}
