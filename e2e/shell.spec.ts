@@ -74,6 +74,12 @@ test('inches everywhere at once, and back without a change to what is stored', a
   await page.goto(`${app.address}/students`)
   await page.getByRole('radio', { name: 'cm', exact: true }).press('ArrowRight')
   await expect(page.getByRole('row', { name: /Ines Calder/ })).toContainText('5 ft 6 in')
+  await page.goto(`${app.address}/readiness`)
+  await page.getByRole('link', { name: 'Bertram Oake' }).first().click()
+  await expect(page.getByRole('region', { name: 'Decision' })).toContainText(
+    /Elbow drift at most 0.8 in: .* in on/,
+  )
+  await page.goto(`${app.address}/students`)
   await page.getByRole('link', { name: 'Ines Calder' }).click()
   await page.getByRole('button', { name: 'Save profile' }).click()
   await expect(page.getByText('Saved.')).toBeVisible()

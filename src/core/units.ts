@@ -11,7 +11,7 @@ export type Share = Branded<'share'>
 
 export type LengthUnit = 'cm' | 'in'
 
-const CM_PER_INCH = 2.54
+export const CM_PER_INCH = 2.54
 const INCHES_PER_FOOT = 12
 
 export type LengthRefusal =

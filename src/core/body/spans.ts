@@ -1,6 +1,6 @@
 import { derivedLengths } from './derived'
 import type { Body } from './estimate'
-import { parseLength, type Cm } from '../units'
+import { parseLength, type Cm, type LengthUnit } from '../units'
 
 /** Units that a body carries with it: what a gap is counted in when nobody has a tape. */
 const SPANS = ['fists', 'hands', 'feet'] as const
@@ -27,12 +27,14 @@ export function isSpan(unit: string): unit is Span {
 
 /**
  * A length typed beside a check in the unit of that check: `2` stays two fists, `18 cm` and `7 in` become as many fists as
- * this body's make. Null where it is no length with a unit of its own, and should be read as it stands.
+ * this body's make; a bare number beside a check in centimetres is in the units that were chosen. Null where it is no
+ * length with a unit of its own, and should be read as it stands.
  */
-export function inUnitOf(typed: string, unit: string, spans: Spans): number | null {
+export function inUnitOf(typed: string, unit: string, spans: Spans, bare: LengthUnit = 'cm'): number | null {
   if (unit !== 'cm' && !isSpan(unit)) return null
-  if (!/[a-z"”″']/i.test(typed)) return null
-  const length = parseLength(typed, { minCm: 0, maxCm: 300 })
+  const hasUnit = /[a-z"”″']/i.test(typed)
+  if (!hasUnit && (unit !== 'cm' || bare === 'cm')) return null
+  const length = parseLength(typed, { minCm: 0, maxCm: 300 }, bare)
   if (!length.ok) return null
   const inUnit = unit === 'cm' ? length.value : length.value / spans[unit]
   return Math.round(inUnit * 10) / 10

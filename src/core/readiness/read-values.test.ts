@@ -77,3 +77,11 @@ it('a value with a unit of its own is turned into the check’s', () => {
   expect(readValue('27 cm', check('CK-forearm-overhead'), spans)).toEqual({ ok: true, value: 3 })
   expect(readValue('30', check('CK-dolphin-hold'), spans)).toEqual({ ok: true, value: 30 })
 })
+
+it('a bare number beside a length is in the units that were chosen', () => {
+  const drift = check('CK-elbow-drift')
+  expect(readValue('1', drift, spans, 'in')).toEqual({ ok: true, value: 2.5 })
+  expect(readValue('2', drift, spans, 'cm')).toEqual({ ok: true, value: 2 })
+  const cell = readCardCell('1 +', drift, FAULTS, spans, 'in')
+  expect(cell?.ok && cell.value).toMatchObject({ values: { single: 2.5 }, aided: true })
+})

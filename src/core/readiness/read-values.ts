@@ -2,6 +2,7 @@ import { inUnitOf, type Spans } from '../body/spans'
 import { parseQuantity, type QuantityRefusal } from '../entry'
 import type { ReadinessCheck } from '../practice/schema'
 import { ok, refused, type Result } from '../result'
+import type { LengthUnit } from '../units'
 import type { Values } from './evidence'
 
 /** A value as it is typed: in the check's own unit, or with a unit of its own where the check is a length. */
@@ -9,8 +10,9 @@ export function readValue(
   typed: string,
   check: Pick<ReadinessCheck, 'unit' | 'min' | 'max'>,
   spans: Spans,
+  bare: LengthUnit = 'cm',
 ): Result<number, QuantityRefusal> {
-  const converted = inUnitOf(typed, check.unit, spans)
+  const converted = inUnitOf(typed, check.unit, spans, bare)
   return parseQuantity(converted === null ? typed : String(converted), check)
 }
 
@@ -40,6 +42,7 @@ export function readCardCell(
   check: CellCheck,
   faults: readonly string[],
   spans: Spans,
+  bare: LengthUnit = 'cm',
 ): Result<CardCell, CardRefusal> | null {
   const text = typed.trim().toLowerCase()
   if (text === '') return null
@@ -59,7 +62,7 @@ export function readCardCell(
     if (fault === undefined) return refused({ code: 'unknown-mark', mark })
     ringed.push(fault)
   }
-  const values = readSides(given, check, spans)
+  const values = readSides(given, check, spans, bare)
   return values.ok ? ok({ values: values.value, faults: ringed, aided: marks.includes('+') }) : values
 }
 
@@ -73,12 +76,17 @@ type CellCheck = Pick<ReadinessCheck, 'unit' | 'min' | 'max' | 'side' | 'kind'>
 /** A value with or without a unit of its own, then the marks. */
 const SIDE = /^(?<value>yes|no|y|n|-?\d+(?:[.,]\d+)?\s*(?:cm|in|m)?)\s*(?<marks>[a-z+]*)$/
 
-function readSides(given: readonly string[], check: CellCheck, spans: Spans): Result<Values, CardRefusal> {
+function readSides(
+  given: readonly string[],
+  check: CellCheck,
+  spans: Spans,
+  bare: LengthUnit,
+): Result<Values, CardRefusal> {
   if (check.side === 'each' && given.length !== 2) return refused({ code: 'sides-missing' })
   if (check.side !== 'each' && given.length !== 1) return refused({ code: 'one-side-only' })
   const numbers: number[] = []
   for (const one of given) {
-    const value = readValue(check.kind === 'yes-no' ? (YES_NO[one] ?? one) : one, check, spans)
+    const value = readValue(check.kind === 'yes-no' ? (YES_NO[one] ?? one) : one, check, spans, bare)
     if (!value.ok) return value
     numbers.push(value.value)
   }

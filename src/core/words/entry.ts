@@ -1,7 +1,9 @@
 import type { NameRefusal, QuantityRefusal } from '../entry'
 import type { ReadinessCheck } from '../practice/schema'
 import type { CardRefusal } from '../readiness/read-values'
-import { plain } from './number'
+import { CM_PER_INCH } from '../units'
+import { METRIC, plain, type Wording } from './number'
+import { unitOf } from './reason'
 
 /** What a refused number says beside its field. */
 export function describeQuantity(refusal: QuantityRefusal, what: string, unit = ''): string {
@@ -16,8 +18,31 @@ export function describeQuantity(refusal: QuantityRefusal, what: string, unit = 
   }
 }
 
+/** What a refused result of a check says, in the units it was asked for. */
+export function describeResult(
+  refusal: QuantityRefusal,
+  check: Pick<ReadinessCheck, 'unit' | 'kind'>,
+  wording: Wording = METRIC,
+): string {
+  const unit = unitOf(check, wording)
+  const per = unit === check.unit ? 1 : CM_PER_INCH
+  const said =
+    refusal.code === 'quantity-out-of-range'
+      ? { ...refusal, value: refusal.value / per, min: refusal.min / per, max: refusal.max / per }
+      : refusal
+  return describeQuantity(
+    said,
+    unit === 'in' ? 'a result in inches' : `a result in ${unit}`,
+    check.kind === 'level' || check.kind === 'yes-no' ? '' : unit,
+  )
+}
+
 /** What a refused cell of the check card says. */
-export function describeCell(refusal: CardRefusal, check: Pick<ReadinessCheck, 'unit' | 'kind'>): string {
+export function describeCell(
+  refusal: CardRefusal,
+  check: Pick<ReadinessCheck, 'unit' | 'kind'>,
+  wording: Wording = METRIC,
+): string {
   switch (refusal.code) {
     case 'sides-missing':
       return 'Both sides, please: left/right, such as 6/5.'
@@ -26,11 +51,7 @@ export function describeCell(refusal: CardRefusal, check: Pick<ReadinessCheck, '
     case 'unknown-mark':
       return `No fault on the card has the letter “${refusal.mark}”.`
     default:
-      return describeQuantity(
-        refusal,
-        `a result in ${check.unit}`,
-        check.kind === 'level' || check.kind === 'yes-no' ? '' : check.unit,
-      )
+      return describeResult(refusal, check, wording)
   }
 }
 

@@ -9,20 +9,24 @@ import type { KickOutlook } from '../readiness/kicks'
 import { needName, type Prescribed } from '../readiness/prescribe'
 import type { SideGap } from '../readiness/sides'
 import type { Ceiling } from '../readiness/tonight'
-import { count, percent, plain } from './number'
+import { count, METRIC, percent, plain, type Wording } from './number'
 import { faultName, shown, stageName } from './reason'
 
 /** How a result has been going, as a range and never a date. */
-export function describeForecast(check: ReadinessCheck, forecast: Forecast): string {
+export function describeForecast(
+  check: ReadinessCheck,
+  forecast: Forecast,
+  wording: Wording = METRIC,
+): string {
   switch (forecast.code) {
     case 'not-enough':
       return `${check.name}: ${count(forecast.days, 'day')} of ${forecast.needed} that a trend wants.`
     case 'there':
-      return `${check.name}: at ${shown(check, Math.round(forecast.value * 10) / 10)} by its trend; show it on its days.`
+      return `${check.name}: at ${shown(check, Math.round(forecast.value * 10) / 10, wording)} by its trend; show it on its days.`
     case 'flat':
-      return `${check.name}: flat for ${count(forecast.weeks, 'week')} at about ${shown(check, Math.round(forecast.value))}. Change the drill.`
+      return `${check.name}: flat for ${count(forecast.weeks, 'week')} at about ${shown(check, Math.round(forecast.value), wording)}. Change the drill.`
     case 'weeks':
-      return `${check.name}: ${forecast.from === forecast.to ? `about ${count(forecast.to, 'week')}` : `${forecast.from} to ${forecast.to} weeks`} at this rate (${plain(Math.abs(forecast.perWeek))} ${check.unit} a week).`
+      return `${check.name}: ${forecast.from === forecast.to ? `about ${count(forecast.to, 'week')}` : `${forecast.from} to ${forecast.to} weeks`} at this rate (${shown(check, Math.abs(forecast.perWeek), wording)} a week).`
   }
 }
 
@@ -104,13 +108,13 @@ const CAUSES: Readonly<Record<Cause, string>> = {
 const MOST_EVIDENCE = 3
 
 /** What to do about a fault: the likeliest cause with what speaks for it, the word, the drill. */
-export function describeHelp(practice: Library, help: FaultHelp): string {
+export function describeHelp(practice: Library, help: FaultHelp, wording: Wording = METRIC): string {
   const [first] = help.causes
   const because =
     first && first.because.length > 0
       ? ` (${first.because
           .slice(0, MOST_EVIDENCE)
-          .map((b) => evidence(practice, b))
+          .map((b) => evidence(practice, b, wording))
           .join(', ')})`
       : ''
   const setup = help.setupId === null ? '' : ` With: ${setupName(practice, help.setupId)}.`
@@ -127,11 +131,11 @@ const THEN: Readonly<Record<FaultHelp['then'], string>> = {
   stop: 'Stop this for today.',
 }
 
-function evidence(practice: Library, because: CauseEvidence): string {
+function evidence(practice: Library, because: CauseEvidence, wording: Wording): string {
   switch (because.code) {
     case 'check': {
       const check = findById(practice.checks, because.checkId)
-      return `${check.name.toLowerCase()} ${shown(check, because.value)}`
+      return `${check.name.toLowerCase()} ${shown(check, because.value, wording)}`
     }
     case 'arms':
       return 'tired tonight'

@@ -5,17 +5,18 @@ import type { Reason } from '../readiness/decide'
 import type { GateResult, NotCounted } from '../readiness/gate'
 import type { Standing } from '../readiness/standing'
 import { describeLimit } from './limit'
-import { count, plain } from './number'
+import { CM_PER_INCH } from '../units'
+import { count, METRIC, plain, type Wording } from './number'
 
 /** One reason of a decision as a sentence, with the numbers and days it came from. */
-export function describeReason(reason: Reason, practice: Library): string {
+export function describeReason(reason: Reason, practice: Library, wording: Wording = METRIC): string {
   switch (reason.code) {
     case 'standing':
       return describeStanding(reason.standing, practice)
     case 'no-standing':
       return 'No stage seen clean yet, so the ladder starts at its foot. Placing by eye is quicker if you know this person.'
     case 'gate':
-      return describeGate(reason.result, practice)
+      return describeGate(reason.result, practice, wording)
     case 'no-gates':
       return 'Nothing to prove first: this one may be shown to anybody.'
     case 'screening-not-recorded':
@@ -48,13 +49,13 @@ function describeStanding({ by, stageId, day, before }: Standing, practice: Libr
 }
 
 /** A gate with what was asked and what was seen. */
-export function describeGate(result: GateResult, practice: Library): string {
+export function describeGate(result: GateResult, practice: Library, wording: Wording = METRIC): string {
   const check = findById(practice.checks, result.gate.check)
-  const asked = describeAsked(result.gate, check)
+  const asked = describeAsked(result.gate, check, wording)
   const seen =
     result.value === null
       ? ''
-      : `${shown(check, result.value)}${result.valueDay ? ` on ${formatDay(result.valueDay)}` : ''}`
+      : `${shown(check, result.value, wording)}${result.valueDay ? ` on ${formatDay(result.valueDay)}` : ''}`
   switch (result.state) {
     case 'unknown':
       return `${asked}: not checked yet.`
@@ -92,17 +93,24 @@ function notCounted(result: GateResult): string {
 }
 
 /** What a gate asks: `Dolphin hold at least 30 s`; a yes-or-no check asks for its own name. */
-export function describeAsked(gate: Gate, check: ReadinessCheck): string {
+export function describeAsked(gate: Gate, check: ReadinessCheck, wording: Wording = METRIC): string {
   if (gate.op === 'yes') return check.name
   if (gate.op === 'recorded') return `${check.name}, known`
   const sign = gate.op === '>=' ? 'at least' : 'at most'
-  return `${check.name} ${sign} ${shown(check, gate.value ?? 0)}${gate.side === 'each' ? ' each side' : gate.side === 'either' ? ' on one side' : ''}`
+  return `${check.name} ${sign} ${shown(check, gate.value ?? 0, wording)}${gate.side === 'each' ? ' each side' : gate.side === 'either' ? ' on one side' : ''}`
 }
 
-/** A value with its unit. */
-export function shown(check: ReadinessCheck, value: number): string {
+/** A value with its unit: lengths in the chosen one. */
+export function shown(check: ReadinessCheck, value: number, wording: Wording = METRIC): string {
+  // Finer than a drawing's lengths: a threshold of 2 cm tells 2 from 2.2.
+  if (check.unit === 'cm' && wording.units === 'in') return `${plain(value / CM_PER_INCH)} in`
   if (check.kind === 'yes-no') return value === 1 ? 'yes' : 'no'
   return check.kind === 'level' ? `level ${plain(value)}` : `${plain(value)} ${check.unit}`
+}
+
+/** What a check is counted in, as it stands beside a field. */
+export function unitOf({ unit }: Pick<ReadinessCheck, 'unit'>, { units }: Wording = METRIC): string {
+  return unit === 'cm' ? units : unit
 }
 
 /** A stage's id with its name. */

@@ -19,6 +19,8 @@ import {
   describeTrial,
 } from './next-steps'
 import { METRIC } from './number'
+import { describeCell, describeResult } from './entry'
+import { shown, unitOf } from './reason'
 import { describeRoom } from './room'
 
 const practice = library()
@@ -173,4 +175,23 @@ it('says of a fault its likeliest cause with the evidence, the word, the setup, 
   expect(said).toBe(
     'Likely strength (dolphin hold 12 s, work ended with spent arms, tired tonight). Say: Draw the elbows in. With: dolphin with elbow strap. Then dolphin hold. One rung easier if it stays.',
   )
+})
+it('says lengths of checks in the chosen units, finer than a drawing does', () => {
+  const drift = findById(practice.checks, 'CK-elbow-drift')
+  const hold = findById(practice.checks, 'CK-dolphin-hold')
+  expect([shown(drift, 2), shown(drift, 2, { units: 'in' })]).toEqual(['2 cm', '0.8 in'])
+  expect([shown(hold, 34), shown(hold, 34, { units: 'in' })]).toEqual(['34 s', '34 s'])
+  expect([unitOf(drift), unitOf(drift, { units: 'in' }), unitOf(hold, { units: 'in' })]).toEqual([
+    'cm',
+    'in',
+    's',
+  ])
+  const refusal = { code: 'quantity-out-of-range', value: 50.8, min: 0, max: 15 } as const
+  expect(describeResult(refusal, drift, { units: 'in' })).toBe(
+    '20 in is outside 0 to 5.9 in. Check it for a slip.',
+  )
+  expect(describeCell({ code: 'sides-missing' }, drift)).toMatch(/^Both sides/)
+  expect(describeCell({ code: 'one-side-only' }, drift)).toMatch(/no sides/)
+  expect(describeCell({ code: 'unknown-mark', mark: 'q' }, drift)).toMatch(/letter “q”/)
+  expect(describeCell({ code: 'quantity-empty' }, drift, { units: 'in' })).toBe('Type a result in inches.')
 })

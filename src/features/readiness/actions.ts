@@ -6,8 +6,9 @@ import { parseQuantity } from '@/core/entry'
 import type { ReadinessCheck } from '@/core/practice/schema'
 import { PLAIN_RESULT, PLAIN_TRY, type Observation } from '@/core/readiness/evidence'
 import { OVERRIDE_REASONS } from '@/core/readiness/override'
+import type { LengthUnit } from '@/core/units'
 import { cardFaults, readCardCell, readValue } from '@/core/readiness/read-values'
-import { describeCell, describeQuantity } from '@/core/words/entry'
+import { describeCell, describeQuantity, describeResult } from '@/core/words/entry'
 import { appendAttempt, appendObservation, appendPlacement, evidenceOf, type Origin } from '@/db/evidence'
 import { addOfferTap } from '@/db/offers'
 import { findClass } from '@/db/classes'
@@ -53,13 +54,18 @@ export const recordObservation = action(observationFields, keepObservation)
 /** The same from the floor: the page keeps its own state and is not drawn anew by each tap. */
 export const recordOnFloor = action(observationFields, keepObservation, { refresh: false })
 
-function keepObservation({ db, today }: Context, input: z.output<typeof observationFields>) {
+function keepObservation({ db, today, studio }: Context, input: z.output<typeof observationFields>) {
   const { deviceId, deviceSeq, single, left, right, ...rest } = input
   const student = findStudent(db, input.studentId)
   if (!student) return problem('This person is not in the studio any more.')
   const earlier = evidenceOf(db, input.studentId).observations.find((o) => o.id === input.replaces)
   if (input.replaces && !earlier) return problem('The entry to correct is not there any more.')
-  const values = readValues(checkById(input.checkId), { single, left, right }, spansOfStudent(student))
+  const values = readValues(
+    checkById(input.checkId),
+    { single, left, right },
+    spansOfStudent(student),
+    studio.units,
+  )
   if (!values.ok) return values
   // A correction speaks of the day it corrects: putting an old slip right must not make it fresh.
   const day = earlier?.day ?? today
@@ -83,7 +89,7 @@ export const recordCard = action(
       .array(z.object({ ...stampFields, studentId: idField, checkId: checkField, typed: z.string().max(40) }))
       .max(MOST_CELLS),
   }),
-  ({ db, today }, { classId, observer, cells }) => {
+  ({ db, today, studio }, { classId, observer, cells }) => {
     const roster = findClass(db, classId)?.roster
     if (!roster) return problem('That class is not here any more.')
     const problems: Problem[] = []
@@ -92,10 +98,10 @@ export const recordCard = action(
       const student = roster.includes(studentId) ? findStudent(db, studentId) : null
       if (!student) return problem('Somebody on the card is not on the list of that class any more.')
       const check = checkById(checkId)
-      const cell = readCardCell(typed, check, cardFaults(check), spansOfStudent(student))
+      const cell = readCardCell(typed, check, cardFaults(check), spansOfStudent(student), studio.units)
       if (cell === null) continue
       if (!cell.ok) {
-        problems.push({ path: `${studentId} ${checkId}`, message: describeCell(cell.refusal, check) })
+        problems.push({ path: `${studentId} ${checkId}`, message: describeCell(cell.refusal, check, studio) })
         continue
       }
       const stamp = { id, hlc, studentId, day: today, replaces: null }
@@ -216,21 +222,18 @@ function readValues(
   check: ReadinessCheck,
   typed: Typed,
   spans: Spans,
+  units: LengthUnit,
 ): Answer<{ single?: number; left?: number; right?: number }> {
   const keys = check.side === 'each' ? (['left', 'right'] as const) : (['single'] as const)
   const problems: Problem[] = []
   const values: { single?: number; left?: number; right?: number } = {}
   for (const key of keys) {
-    const parsed = readValue(typed[key] ?? '', check, spans)
+    const parsed = readValue(typed[key] ?? '', check, spans, units)
     if (parsed.ok) values[key] = parsed.value
     else
       problems.push({
         path: key,
-        message: describeQuantity(
-          parsed.refusal,
-          `a result in ${check.unit}`,
-          check.kind === 'level' ? '' : check.unit,
-        ),
+        message: describeResult(parsed.refusal, check, { units }),
       })
   }
   return problems.length > 0 ? { ok: false, problems } : done(values)

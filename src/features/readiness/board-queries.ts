@@ -4,6 +4,7 @@ import type { Family } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
 import { needsLook } from '@/core/readiness/offers'
 import { FAMILY_NAMES } from '@/core/words/family'
+import type { Wording } from '@/core/words/number'
 import { describeAnswer } from '@/core/words/offer'
 import { stageName } from '@/core/words/reason'
 import { listStudents } from '@/db/students'
@@ -62,7 +63,7 @@ export function board(hidden = false): BoardData {
           outcome: markOf({ outcome, ...rest }),
           next: targetId === null ? 'Top of the ladder' : stageName(practice, targetId),
         })),
-        summary: summaryOfNearest(decisions, hidden),
+        summary: summaryOfNearest(decisions, ctx.studio, hidden),
       }))
       .sort((a, b) => nearness(a.cells) - nearness(b.cells)),
     offers: people.flatMap(({ id, name, decisions }) =>
@@ -91,9 +92,9 @@ function nearness(cells: readonly BoardCell[]): number {
   return ranks.reduce((sum, rank, i) => sum + rank / 10 ** i, 0)
 }
 
-function summaryOfNearest(decisions: readonly Decision[], hidden: boolean): string {
+function summaryOfNearest(decisions: readonly Decision[], wording: Wording, hidden: boolean): string {
   // What somebody works at comes before a ladder nobody has begun.
   const rank = (d: Decision): number => (d.standing ? 0 : NEAREST.length) + NEAREST.indexOf(markOf(d))
   const nearest = decisions.toSorted((a, b) => rank(a) - rank(b))[0]
-  return nearest ? `${FAMILY_NAMES[nearest.family]}: ${viewDecision(nearest, hidden).summary}` : ''
+  return nearest ? `${FAMILY_NAMES[nearest.family]}: ${viewDecision(nearest, wording, hidden).summary}` : ''
 }

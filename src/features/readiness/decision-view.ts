@@ -1,6 +1,7 @@
 import 'server-only'
 import { findById, library } from '@/core/practice/library'
 import type { Decision } from '@/core/readiness/decide'
+import type { Wording } from '@/core/words/number'
 import { describeGate, describeReason, stageName } from '@/core/words/reason'
 
 export type DecisionView = {
@@ -18,15 +19,15 @@ export type DecisionView = {
  * A decision with its sentences; the screen prints them and derives nothing.
  * @param hidden leaves out what limits say: a screen that others can see
  */
-export function viewDecision(decision: Decision, hidden = false): DecisionView {
+export function viewDecision(decision: Decision, wording: Wording, hidden = false): DecisionView {
   const practice = library()
   const target = decision.targetId === null ? null : findById(practice.stages, decision.targetId)
   const reasons = decision.reasons.map((reason) =>
     hidden && reason.code === 'limited'
       ? 'A limit acts here; its words are hidden on this screen.'
-      : describeReason(reason, practice),
+      : describeReason(reason, practice, wording),
   )
-  const missing = decision.missing.map((result) => describeGate(result, practice))
+  const missing = decision.missing.map((result) => describeGate(result, practice, wording))
   return {
     outcome: decision.outcome,
     standing: decision.standing ? stageName(practice, decision.standing.stageId) : null,
@@ -36,7 +37,7 @@ export function viewDecision(decision: Decision, hidden = false): DecisionView {
     reasons,
     missing,
     summary: summaryOf(decision, reasons, missing),
-    wouldChange: decision.wouldChange ? describeGate(decision.wouldChange, practice) : null,
+    wouldChange: decision.wouldChange ? describeGate(decision.wouldChange, practice, wording) : null,
   }
 }
 

@@ -21,6 +21,7 @@ import {
   describeSideGap,
   describeTrial,
 } from '@/core/words/next-steps'
+import type { Wording } from '@/core/words/number'
 import { faultName } from '@/core/words/reason'
 import type { Judge } from '../judge'
 
@@ -46,7 +47,13 @@ const MOST_FAULTS = 3
 /** A fault seen longer ago than this is no news, days. */
 const FAULT_DAYS = 28
 
-export function nextSteps(judge: Judge, decision: Decision, today: string, hidden: boolean): NextSteps {
+export function nextSteps(
+  judge: Judge,
+  decision: Decision,
+  today: string,
+  wording: Wording,
+  hidden: boolean,
+): NextSteps {
   const practice = library()
   const evidence = foldEvidence(judge.evidence(decision.studentId), today)
   const caps = judge.tonight(decision.studentId)
@@ -63,7 +70,7 @@ export function nextSteps(judge: Judge, decision: Decision, today: string, hidde
     forecasts: decision.missing.flatMap((m) => {
       if (m.gate.op !== '>=' && m.gate.op !== '<=') return []
       const check = findById(practice.checks, m.gate.check)
-      return [describeForecast(check, forecastGate(m.gate, check, evidence.observations, today))]
+      return [describeForecast(check, forecastGate(m.gate, check, evidence.observations, today), wording)]
     }),
     kicks: kickLines(decision, evidence, today),
     props: [
@@ -89,6 +96,7 @@ export function nextSteps(judge: Judge, decision: Decision, today: string, hidde
           asked: towards ? ladder.gatesBeneath(towards) : [],
           asOf: today,
         }),
+        wording,
       ),
     })),
   }

@@ -13,6 +13,7 @@ import { ENDED_WORD, HELP_WORD, LEVEL_WORD, OUTCOME_OF_TRY } from '@/core/words/
 import { FAMILY_NAMES } from '@/core/words/family'
 import { describeCeiling } from '@/core/words/next-steps'
 import { describeAnswer } from '@/core/words/offer'
+import type { Wording } from '@/core/words/number'
 import { NOT_COUNTED, faultName, shown, stageName } from '@/core/words/reason'
 import { findStudent } from '@/db/students'
 import type { Spans } from '@/core/body/spans'
@@ -31,6 +32,8 @@ export type HistoryEntry = {
   check: string
   result: string
   counted: string
+  /** Who put it down; empty where nobody said. */
+  observer: string
   faults: string[]
   note: string
   corrects: boolean
@@ -129,12 +132,12 @@ export function personReadiness(id: string, hidden = false, family: Family = 'FS
       name: FAMILY_NAMES[f],
       outcome: markOf(judge.decide(id, { family: f })),
     })),
-    decision: viewDecision(decision, hidden),
+    decision: viewDecision(decision, studio, hidden),
     tonight: hidden ? '' : tonightLine(judge, decision),
     answer: answerView(judge, decision, studio.timeZone),
-    next: nextSteps(judge, decision, today, hidden),
+    next: nextSteps(judge, decision, today, studio, hidden),
     turnings: turningPoints(evidence, today, (asOf) => judge.decide(id, { family, asOf })).map((t) =>
-      turningView(t, hidden),
+      turningView(t, studio, hidden),
     ),
     tries: attempts
       .filter((a) => inLadder.has(a.stageId))
@@ -150,7 +153,7 @@ export function personReadiness(id: string, hidden = false, family: Family = 'FS
       id: f,
       name: faultName(practice, f),
     })),
-    history: [...current].reverse().map((o) => historyEntry(o, replaced)),
+    history: [...current].reverse().map((o) => historyEntry(o, replaced, studio)),
     holds: current
       .filter((o) => o.checkId === 'CK-dolphin-hold' && o.values.single !== undefined)
       .map((o) => ({ day: o.day, label: formatDay(o.day), seconds: o.values.single ?? 0, valid: o.valid })),
@@ -164,22 +167,23 @@ function checksForFamily(family: Family): ReadinessCheck[] {
   return [...new Set(asked)].map((id) => findById(practice.checks, id))
 }
 
-function historyEntry(o: Observation, replaced: ReadonlySet<string>): HistoryEntry {
+function historyEntry(o: Observation, replaced: ReadonlySet<string>, wording: Wording): HistoryEntry {
   const practice = library()
   const check = findById(practice.checks, o.checkId)
   const { single, left, right } = o.values
   const sides =
     left === undefined || right === undefined
       ? ''
-      : `left ${shown(check, left)}, right ${shown(check, right)}`
+      : `left ${shown(check, left, wording)}, right ${shown(check, right, wording)}`
   return {
     id: o.id,
     day: o.day,
     dayLabel: formatDay(o.day),
     checkId: check.id,
     check: check.name,
-    result: single === undefined ? sides : shown(check, single),
+    result: single === undefined ? sides : shown(check, single, wording),
     counted: countedAs(o),
+    observer: o.observer,
     faults: o.faults.map((f) => faultName(practice, f)),
     note: o.note,
     corrects: o.replaces !== null && replaced.has(o.replaces),
@@ -222,8 +226,8 @@ function answerView(judge: Judge, decision: Decision, timeZone: string): AnswerV
   }
 }
 
-function turningView({ day, decision }: Turning, hidden: boolean): TurningView {
-  const { summary, target } = viewDecision(decision, hidden)
+function turningView({ day, decision }: Turning, wording: Wording, hidden: boolean): TurningView {
+  const { summary, target } = viewDecision(decision, wording, hidden)
   return {
     day,
     dayLabel: formatDay(day),

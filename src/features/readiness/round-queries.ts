@@ -6,13 +6,14 @@ import type { ReadinessCheck } from '@/core/practice/schema'
 import { checkNext, roundMinutes, suggestedRound, type CheckWorth } from '@/core/readiness/check-next'
 import type { Decision } from '@/core/readiness/decide'
 import { foldEvidence, type Observation } from '@/core/readiness/evidence'
+import type { Wording } from '@/core/words/number'
 import { cardFaults } from '@/core/readiness/read-values'
-import { shown, faultName } from '@/core/words/reason'
+import { faultName, shown, unitOf } from '@/core/words/reason'
 import { listAssistants } from '@/db/assistants'
 import { findClass, nextClass } from '@/db/classes'
 import { listStudents, type StudentRecord } from '@/db/students'
 import { spansOfStudent } from '../body'
-import { context } from '../context'
+import { context, type Context } from '../context'
 import { judgeFor, type Judge } from '../judge'
 import { BOARD } from './families'
 
@@ -82,7 +83,7 @@ export function roundData(classId: string): RoundData | null {
     bundles: practice.bundles
       .map((b) => ({ id: b.id, name: b.name, checks: b.checks.filter((c) => asked.includes(c)) }))
       .filter((b) => b.checks.length > 0),
-    people: people.map((p) => personOf(p, judge, ctx.today)),
+    people: people.map((p) => personOf(p, judge, ctx)),
     checks: asked.map((id) => checkOf(findById(practice.checks, id), worth, likely, people)),
     observers: [
       ...new Set([ctx.studio.teacher, ...listAssistants(ctx.db).map((a) => a.name)].filter((n) => n !== '')),
@@ -97,7 +98,7 @@ function decisionsThatCount(judge: Judge, id: string): Decision[] {
   )
 }
 
-function personOf(student: StudentRecord, judge: Judge, today: string): RoundPerson {
+function personOf(student: StudentRecord, judge: Judge, { today, studio: wording }: Context): RoundPerson {
   const { id, name } = student
   const practice = library()
   const { observations } = foldEvidence(judge.evidence(id), today)
@@ -107,17 +108,23 @@ function personOf(student: StudentRecord, judge: Judge, today: string): RoundPer
     first: firstName(name),
     spans: spansOfStudent(student),
     today: Object.fromEntries(
-      observations.filter((o) => o.day === today).map((o) => [o.checkId, valueOf(practice.checks, o)]),
+      observations
+        .filter((o) => o.day === today)
+        .map((o) => [o.checkId, valueOf(practice.checks, o, wording)]),
     ),
   }
 }
 
-function valueOf(checks: readonly ReadinessCheck[], { checkId, values }: Observation): string {
+function valueOf(
+  checks: readonly ReadinessCheck[],
+  { checkId, values }: Observation,
+  wording: Wording,
+): string {
   const check = findById(checks, checkId)
   const { single, left, right } = values
   return single === undefined
-    ? `left ${shown(check, left ?? 0)}, right ${shown(check, right ?? 0)}`
-    : shown(check, single)
+    ? `left ${shown(check, left ?? 0, wording)}, right ${shown(check, right ?? 0, wording)}`
+    : shown(check, single, wording)
 }
 
 function checkOf(
@@ -186,16 +193,16 @@ export function cardOf(classId: string, asked: readonly string[]): CardData | nu
     title: data.title,
     dayLabel: formatDay(record.day),
     people: data.people.map(({ id, name }, i) => ({ id, name, pair: Math.floor(i / 2) + 1 })),
-    checks: checks.map((id) => cardCheck(findById(library().checks, id))),
+    checks: checks.map((id) => cardCheck(findById(library().checks, id), context().studio)),
     choices,
   }
 }
 
-function cardCheck(check: ReadinessCheck): CardCheck {
-  const { id, name, run, kind, unit, side } = check
+function cardCheck(check: ReadinessCheck, wording: Wording): CardCheck {
+  const { id, name, run, kind, side } = check
   const one = kind === 'yes-no' ? 'y' : kind === 'hold' ? '34' : '2'
   return {
-    ...{ id, name, run, kind, unit, side },
+    ...{ id, name, run, kind, side, unit: unitOf(check, wording) },
     example: side === 'each' ? `${one}/${kind === 'yes-no' ? 'n' : '3'}` : one,
     faults: cardFaults(check).map((fault, i) => ({
       letter: String.fromCharCode('a'.charCodeAt(0) + i),

@@ -157,8 +157,8 @@ export function changesOf(
   const changes = decisionsOf(ctx.db, classId).map(({ studentId, before, after, inputsErased }) => ({
     studentId,
     name: nameOf(studentId),
-    before: viewDecision(before, hidden),
-    after: viewDecision(after, hidden),
+    before: viewDecision(before, ctx.studio, hidden),
+    after: viewDecision(after, ctx.studio, hidden),
     inputsErased,
     from: before.outcome,
     to: after.outcome,

@@ -6,7 +6,9 @@ import { useRef, useState } from 'react'
 import { newStamp, type Stamp } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { FormShell } from '@/ui/form-shell'
+import { unitOf } from '@/core/words/reason'
 import { TextLink } from '@/ui/text-link'
+import { useWording } from '@/ui/wording'
 import { useSubmit } from '../../use-submit'
 import { recordCard } from '../actions'
 import type { CardCheck, CardData } from '../round-queries'
@@ -113,11 +115,12 @@ export function CardEntry({ card }: { card: CardData }) {
 }
 
 function Column({ check }: { check: CardCheck }) {
+  const wording = useWording()
   return (
     <th scope="col">
       {check.name}
       <span className={classes.unit}>
-        {check.kind === 'yes-no' ? 'yes or no' : check.unit}
+        {check.kind === 'yes-no' ? 'yes or no' : unitOf(check, wording)}
         {check.side === 'each' ? ', left/right' : ''}
       </span>
       <span className={classes.unit}>

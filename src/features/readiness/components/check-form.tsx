@@ -4,8 +4,10 @@ import { Checkbox, Group, Select, Text, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import type { ReadinessCheck } from '@/core/practice/schema'
 import { isSpan, type Spans } from '@/core/body/spans'
-import { plain } from '@/core/words/number'
+import { plain, type Wording } from '@/core/words/number'
+import { unitOf } from '@/core/words/reason'
 import { FormShell } from '@/ui/form-shell'
+import { useWording } from '@/ui/wording'
 import { ResultEnd } from './result-end'
 import { useEntry } from './use-entry'
 
@@ -24,6 +26,7 @@ const EMPTY = { single: '', left: '', right: '', aided: false, valid: true, watc
 export function CheckForm({ studentId, check, spans, replaces, onSaved }: Props) {
   const [values, setValues] = useState(EMPTY)
   const { busy, problemOf, save, saved } = useEntry()
+  const wording = useWording()
   const change = (part: Partial<typeof EMPTY>): void => setValues((all) => ({ ...all, ...part }))
   const keys: readonly Key[] = check.side === 'each' ? ['left', 'right'] : ['single']
 
@@ -40,7 +43,7 @@ export function CheckForm({ studentId, check, spans, replaces, onSaved }: Props)
           <ValueField
             key={key}
             check={check}
-            label={labelOf(check, key)}
+            label={labelOf(check, key, wording)}
             value={values[key]}
             error={problemOf(key)}
             onChange={(value) => change({ [key]: value })}
@@ -72,9 +75,9 @@ export function CheckForm({ studentId, check, spans, replaces, onSaved }: Props)
   )
 }
 
-function labelOf(check: ReadinessCheck, key: Key): string {
+function labelOf(check: ReadinessCheck, key: Key, wording: Wording): string {
   const side = key === 'left' ? 'Left' : key === 'right' ? 'Right' : 'Result'
-  return check.kind === 'yes-no' || check.kind === 'level' ? side : `${side}, ${check.unit}`
+  return check.kind === 'yes-no' || check.kind === 'level' ? side : `${side}, ${unitOf(check, wording)}`
 }
 
 function ValueField({

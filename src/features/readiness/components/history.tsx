@@ -64,7 +64,11 @@ export function History({ studentId, entries, holds, onCorrect }: Props) {
                   {entry.corrects ? ' (corrected)' : ''}
                 </Table.Td>
                 <Table.Td>
-                  {[entry.counted, ...entry.faults].join(' · ')}
+                  {[
+                    entry.counted,
+                    ...entry.faults,
+                    ...(entry.observer === '' ? [] : [`by ${entry.observer}`]),
+                  ].join(' · ')}
                   {entry.note === '' ? null : <Text size="sm">{entry.note}</Text>}
                 </Table.Td>
                 <Table.Td>

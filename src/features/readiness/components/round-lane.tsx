@@ -1,6 +1,9 @@
 'use client'
 
 import { Button, Chip, Group, Text } from '@mantine/core'
+import type { Wording } from '@/core/words/number'
+import { unitOf } from '@/core/words/reason'
+import { useWording } from '@/ui/wording'
 import type { RoundCheck, RoundPerson } from '../round-queries'
 import classes from './check-round.module.css'
 import { RoundValues } from './round-values'
@@ -67,7 +70,7 @@ function Recorded({ check, result, onRecord, onUndo }: Props & { result: LaneRes
   return (
     <>
       <Text fz="xl" fw={650}>
-        {shownValue(check, result.values)}
+        {shownValue(check, result.values, useWording())}
       </Text>
       <Chip.Group multiple value={[...result.faults]} onChange={(faults) => again({ faults })}>
         <Group gap={6} role="group" aria-label="Faults seen">
@@ -125,11 +128,11 @@ function helpedBy({ aid, helped, spent }: LaneResult): string {
 /** What may have helped without hands. */
 const AIDS = ['Strap', 'Block', 'Wall'] as const
 
-function shownValue(check: RoundCheck, { single, left, right }: Typed): string {
+function shownValue(check: RoundCheck, { single, left, right }: Typed, wording: Wording): string {
   const word = (value: string | undefined): string => {
     if (check.kind === 'yes-no') return value === '1' ? 'yes' : 'not yet'
     if (check.kind === 'level') return `level ${value}`
-    return /[a-z"”]/i.test(value ?? '') ? (value ?? '') : `${value} ${check.unit}`
+    return /[a-z"”]/i.test(value ?? '') ? (value ?? '') : `${value} ${unitOf(check, wording)}`
   }
   return single === undefined ? `left ${word(left)}, right ${word(right)}` : word(single)
 }

@@ -3,7 +3,9 @@
 import { Button, Group, Stack, Text, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { isSpan } from '@/core/body/spans'
-import { plain } from '@/core/words/number'
+import { plain, type Wording } from '@/core/words/number'
+import { unitOf } from '@/core/words/reason'
+import { useWording } from '@/ui/wording'
 import type { RoundCheck, RoundPerson } from '../round-queries'
 import type { Typed } from './use-round'
 
@@ -96,9 +98,18 @@ function Reps({ onRecord }: Props) {
   )
 }
 
+/** A length says its unit, so that it means the same whenever the server gets it. */
+function withUnit({ unit }: RoundCheck, typed: Typed, { units }: Wording): Typed {
+  if (unit !== 'cm') return typed
+  return Object.fromEntries(
+    Object.entries(typed).map(([side, text]) => [side, /[a-z"”″]/i.test(text) ? text : `${text} ${units}`]),
+  )
+}
+
 function Values({ check, person, onRecord }: Props) {
   const [typed, setTyped] = useState<Typed>({})
   const keys: readonly (keyof Typed)[] = check.side === 'each' ? SIDES : ['single']
+  const wording = useWording()
   const spanCm = isSpan(check.unit) ? person.spans[check.unit] : null
   return (
     <Stack gap={4}>
@@ -107,13 +118,17 @@ function Values({ check, person, onRecord }: Props) {
           <TextInput
             key={k}
             flex={1}
-            label={k === 'single' ? check.unit : `${k}, ${check.unit}`}
+            label={k === 'single' ? unitOf(check, wording) : `${k}, ${unitOf(check, wording)}`}
             inputMode={spanCm === null ? 'decimal' : 'text'}
             value={typed[k] ?? ''}
             onChange={(e) => setTyped({ ...typed, [k]: e.currentTarget.value })}
           />
         ))}
-        <Button mih={44} disabled={keys.some((k) => (typed[k] ?? '') === '')} onClick={() => onRecord(typed)}>
+        <Button
+          mih={44}
+          disabled={keys.some((k) => (typed[k] ?? '') === '')}
+          onClick={() => onRecord(withUnit(check, typed, wording))}
+        >
           Keep
         </Button>
       </Group>
