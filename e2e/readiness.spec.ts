@@ -181,7 +181,7 @@ test('sides, body units and levels, each in its own way; who records is asked on
   await page.getByRole('link', { name: 'Ines Calder' }).click()
   await expect(
     page.getByRole('row', { name: /Elbows overhead, bent left 2 fists, right 2 fists/ }),
-  ).toBeVisible()
+  ).toContainText('by Bram Teale')
 })
 
 test('a printed check card is one page, and is copied in by the row with what cannot be read named', async ({

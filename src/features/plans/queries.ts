@@ -183,7 +183,10 @@ export function planView(id: string): PlanView | null {
     blocks: plan.blocks.map((block) => blockView(block, brief, people)),
     pull: pullList(plan, ctx.studio),
     warnings: plan.warnings.map(describePlanWarning),
-    violations: validatePlan(library(), brief, plan).map((v) => describeViolation(v, library(), nameOf)),
+    // The same sentence of two blocks is said once.
+    violations: [
+      ...new Set(validatePlan(library(), brief, plan).map((v) => describeViolation(v, library(), nameOf))),
+    ],
   }
 }
 

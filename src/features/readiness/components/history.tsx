@@ -16,10 +16,20 @@ type Props = {
   onCorrect: (entry: HistoryEntry) => void
 }
 
+/** Entries before the rest is folded away. */
+const SHOWN = 10
+
 /** What was recorded, newest first, and the holds over time. */
 export function History({ studentId, entries, holds, onCorrect }: Props) {
   const router = useRouter()
   const { busy, problemOf, send } = useSubmit(withdrawObservation)
+  const shared = {
+    busy,
+    onCorrect,
+    onTakeBack: (entry: HistoryEntry): void => {
+      void send({ ...newStamp(), studentId, observationId: entry.id }).then(() => router.refresh())
+    },
+  }
   if (entries.length === 0)
     return <Text c="dimmed">Nothing recorded yet. The first result starts the history.</Text>
   return (
@@ -43,66 +53,79 @@ export function History({ studentId, entries, holds, onCorrect }: Props) {
           />
         </figure>
       ) : null}
-      <Table.ScrollContainer minWidth={420}>
-        <Table verticalSpacing="xs" horizontalSpacing={6}>
-          <Table.Thead>
-            <Table.Tr>
-              <Table.Th scope="col">Day</Table.Th>
-              <Table.Th scope="col">Check</Table.Th>
-              <Table.Th scope="col">Result</Table.Th>
-              <Table.Th scope="col">Seen</Table.Th>
-              <Table.Th scope="col">Put right</Table.Th>
-            </Table.Tr>
-          </Table.Thead>
-          <Table.Tbody>
-            {entries.map((entry) => (
-              <Table.Tr key={entry.id}>
-                <Table.Td>{entry.dayLabel}</Table.Td>
-                <Table.Td>{entry.check}</Table.Td>
-                <Table.Td>
-                  {entry.result}
-                  {entry.corrects ? ' (corrected)' : ''}
-                </Table.Td>
-                <Table.Td>
-                  {[
-                    entry.counted,
-                    ...entry.faults,
-                    ...(entry.observer === '' ? [] : [`by ${entry.observer}`]),
-                  ].join(' · ')}
-                  {entry.note === '' ? null : <Text size="sm">{entry.note}</Text>}
-                </Table.Td>
-                <Table.Td>
-                  <Stack gap={0} align="flex-start">
-                    <Button
-                      size="xs"
-                      variant="subtle"
-                      c="var(--ink)"
-                      aria-label={`Correct ${entry.check} of ${entry.dayLabel}`}
-                      onClick={() => onCorrect(entry)}
-                    >
-                      Correct
-                    </Button>
-                    <Button
-                      size="xs"
-                      variant="subtle"
-                      c="var(--ink)"
-                      disabled={busy}
-                      aria-label={`Take back ${entry.check} of ${entry.dayLabel}`}
-                      onClick={() =>
-                        void send({ ...newStamp(), studentId, observationId: entry.id }).then(() =>
-                          router.refresh(),
-                        )
-                      }
-                    >
-                      Take back
-                    </Button>
-                  </Stack>
-                </Table.Td>
-              </Table.Tr>
-            ))}
-          </Table.Tbody>
-        </Table>
-      </Table.ScrollContainer>
+      <Entries {...shared} entries={entries.slice(0, SHOWN)} />
+      {entries.length <= SHOWN ? null : (
+        <details>
+          <summary>{entries.length - SHOWN} earlier</summary>
+          <Entries {...shared} entries={entries.slice(SHOWN)} />
+        </details>
+      )}
     </Stack>
+  )
+}
+
+type EntriesProps = Pick<Props, 'entries' | 'onCorrect'> & {
+  busy: boolean
+  onTakeBack: (entry: HistoryEntry) => void
+}
+
+function Entries({ entries, busy, onCorrect, onTakeBack }: EntriesProps) {
+  return (
+    <Table.ScrollContainer minWidth={420}>
+      <Table verticalSpacing="xs" horizontalSpacing={6}>
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th scope="col">Day</Table.Th>
+            <Table.Th scope="col">Check</Table.Th>
+            <Table.Th scope="col">Result</Table.Th>
+            <Table.Th scope="col">Seen</Table.Th>
+            <Table.Th scope="col">Put right</Table.Th>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
+          {entries.map((entry) => (
+            <Table.Tr key={entry.id}>
+              <Table.Td>{entry.dayLabel}</Table.Td>
+              <Table.Td>{entry.check}</Table.Td>
+              <Table.Td>
+                {entry.result}
+                {entry.corrects ? ' (corrected)' : ''}
+              </Table.Td>
+              <Table.Td>
+                {[
+                  entry.counted,
+                  ...entry.faults,
+                  ...(entry.observer === '' ? [] : [`by ${entry.observer}`]),
+                ].join(' · ')}
+                {entry.note === '' ? null : <Text size="sm">{entry.note}</Text>}
+              </Table.Td>
+              <Table.Td>
+                <Stack gap={0} align="flex-start">
+                  <Button
+                    size="xs"
+                    variant="subtle"
+                    c="var(--ink)"
+                    aria-label={`Correct ${entry.check} of ${entry.dayLabel}`}
+                    onClick={() => onCorrect(entry)}
+                  >
+                    Correct
+                  </Button>
+                  <Button
+                    size="xs"
+                    variant="subtle"
+                    c="var(--ink)"
+                    disabled={busy}
+                    aria-label={`Take back ${entry.check} of ${entry.dayLabel}`}
+                    onClick={() => onTakeBack(entry)}
+                  >
+                    Take back
+                  </Button>
+                </Stack>
+              </Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+    </Table.ScrollContainer>
   )
 }
