@@ -9,6 +9,8 @@ export default defineConfig({
   forbidOnly: Boolean(process.env.CI),
   reporter: [['line'], ['json', { outputFile: 'reports/playwright.json' }]],
   use: {
+    // A click that finds nothing says where, long before the journey's own time is up.
+    actionTimeout: 20_000,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     timezoneId: 'Europe/London',
