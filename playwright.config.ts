@@ -11,6 +11,7 @@ export default defineConfig({
   use: {
     // A click that finds nothing says where, long before the journey's own time is up.
     actionTimeout: 20_000,
+    navigationTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     timezoneId: 'Europe/London',

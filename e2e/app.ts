@@ -56,7 +56,8 @@ export class App {
       stream?.on('data', (chunk: Buffer) => (this.log += chunk.toString()))
     for (let tries = 0; tries < 150; tries += 1) {
       try {
-        if ((await fetch(this.address)).ok) return
+        // A socket left over from a killed server may never answer.
+        if ((await fetch(this.address, { signal: AbortSignal.timeout(3000) })).ok) return
       } catch {
         // not up yet
       }
