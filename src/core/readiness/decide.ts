@@ -122,8 +122,7 @@ export function openStages(
   const open = new Set([...case_.credited].filter((id) => !isClosed(findById(practice.stages, id), limits)))
   for (const stage of case_.ladder.stages) {
     if (open.has(stage.id) || !afterSatisfied(stage, case_.credited)) continue
-    const foot = stage.gates.length === 0 && !comesAfter(stage)
-    if ((!case_.back || foot) && judge(case_, stage).outcome === 'offer') open.add(stage.id)
+    if ((!case_.back || isFoot(stage)) && judge(case_, stage).outcome === 'offer') open.add(stage.id)
   }
   return open
 }
@@ -141,7 +140,7 @@ type Case = {
   readonly proven: ReadonlySet<string>
   /** Why to go back and where to, where there is a standing to go back from. */
   readonly back: { readonly reason: Setback | PainAfterWork | Layoff; readonly targetId: string } | null
-  /** Setbacks at stages that are not behind somebody yet: nothing further is offered until they are over. */
+  /** Setbacks that are not over yet, at any stage of the family: nothing further is offered before. */
   readonly setbacks: readonly Setback[]
 }
 
@@ -150,8 +149,7 @@ function openCase(practice: Library, family: Family, allEvidence: Evidence, limi
   const ladder = ladderOf(practice, family)
   const { standing, bases, topId, layoff } = footingOf(ladder, evidence, asOf)
   const setbacks = setbacksOf(ladder, evidence, practice.faults, asOf)
-  const symptoms = practice.checks.find((c) => c.id === 'CK-symptoms-after')
-  const pain = painAfterWork(evidence, symptoms?.freshDays ?? 0, asOf)
+  const pain = painAfterWork(practice, evidence, asOf)
   const ownAt = (stageId: string): Setback | PainAfterWork | null =>
     setbacks.find((s) => ladder.beneath(stageId).has(s.stageId)) ?? pain
   /** A stage that rests on one with a setback is one rung further off. */
@@ -190,6 +188,11 @@ function candidates({ ladder, standing, credited }: Case, hidden: ReadonlySet<st
 
 function comesAfter(stage: Stage): boolean {
   return stage.after.all.length + stage.after.any.length > 0
+}
+
+/** The foot of a ladder that asks for nothing. */
+function isFoot(stage: Stage): boolean {
+  return stage.gates.length === 0 && !comesAfter(stage)
 }
 
 function byPreference(stages: readonly Stage[], prefers: readonly string[]): Stage[] {
@@ -281,7 +284,7 @@ export function waitsForScreening({ HBH = 0, FR = 0 }: Stage['load']): boolean {
 /** What keeps a stage from being offered although every gate is met. */
 function holdingBack({ setbacks, standing, proven, limits }: Case, stage: Stage): Reason[] {
   // What is asked of nobody stays open to everybody.
-  const holds: Reason[] = stage.gates.length > 0 || comesAfter(stage) ? [...setbacks.slice(0, 1)] : []
+  const holds: Reason[] = isFoot(stage) ? [] : setbacks.slice(0, 1)
   const { HBH = 0, FR = 0, HB = 0 } = stage.load
   if (!limits.answered && waitsForScreening(stage.load)) {
     const tags = [...(HBH >= 3 ? [`HBH${HBH}`] : []), ...(FR >= 2 ? [`FR${FR}`] : [])]

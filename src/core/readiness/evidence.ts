@@ -3,6 +3,11 @@ import type { Day } from '../day'
 /** Result of a check: a single value, or one a side. Yes is 1 and no is 0. */
 export type Values = { readonly single?: number; readonly left?: number; readonly right?: number }
 
+/** A result as one number: its own, or that of the weaker side. */
+export function weakerValue({ single, left = 0, right = 0 }: Values, lessIsBetter: boolean): number {
+  return single ?? (lessIsBetter ? Math.max(left, right) : Math.min(left, right))
+}
+
 /** What every stored fact carries; see docs/architecture.md on append-only facts. */
 export type Fact = {
   readonly id: string

@@ -5,7 +5,7 @@ import type { Fault, Gate, ReadinessCheck } from '../practice/schema'
 import type { Caps } from '../screening/caps'
 import type { CheckIn } from '../screening/tonight'
 import { checksOf, COVERS_FROM, SHOWS_AS, type Capability, type Cause } from './capabilities'
-import { EVIDENCE_WINDOW_DAYS, resultsOf, type Evidence } from './evidence'
+import { EVIDENCE_WINDOW_DAYS, resultsOf, weakerValue, type Evidence } from './evidence'
 import { satisfies } from './favourable'
 
 /** What speaks for a cause in this person: a check with its value and how far it is from what is asked, or the arms. */
@@ -115,9 +115,7 @@ function shortOf(practice: Library, check: ReadinessCheck, { evidence, asked, as
     (o) => o.valid && daysBetween(o.day, asOf) <= EVIDENCE_WINDOW_DAYS,
   )
   if (!gate || !newest) return []
-  const { single, left, right } = newest.values
-  const value =
-    single ?? (check.betterIs === 'less' ? Math.max(left ?? 0, right ?? 0) : Math.min(left ?? 0, right ?? 0))
+  const value = weakerValue(newest.values, check.betterIs === 'less')
   if (satisfies(gate, value)) return []
   const wanted = gate.value ?? 1
   const short = Math.abs(wanted - value) / Math.max(1, wanted)

@@ -1,7 +1,7 @@
 import type { Day } from '../day'
 import type { Gate } from '../practice/schema'
 import type { Attempt, Observation } from './evidence'
-import { resultsOf } from './evidence'
+import { resultsOf, weakerValue } from './evidence'
 
 /** Clean, alone, and out of it under control: what counts towards a standing. */
 export function isCleanWork(attempt: Attempt): boolean {
@@ -14,10 +14,7 @@ export function passes(gates: readonly Gate[], observations: readonly Observatio
   for (const gate of easiest(gates))
     for (const o of resultsOf(observations, gate.check)) {
       if (days.has(o.day) || !o.valid || !o.watched || o.help !== 'alone' || o.aided) continue
-      const { single, left, right } = o.values
-      const value =
-        single ?? (gate.op === '<=' ? Math.max(left ?? 0, right ?? 0) : Math.min(left ?? 0, right ?? 0))
-      if (satisfies(gate, value)) days.add(o.day)
+      if (satisfies(gate, weakerValue(o.values, gate.op === '<='))) days.add(o.day)
     }
   return days
 }

@@ -36,6 +36,11 @@ export function fallLevel(stage: Pick<Stage, 'load'>): 'low' | 'medium' | 'high'
   return level >= 3 ? 'high' : level === 2 ? 'medium' : 'low'
 }
 
+/** Whether the feet leave the floor: something to arrive at, and to come down from. */
+export function leavesFloor(stage: Pick<Stage, 'load'>): boolean {
+  return fallLevel(stage) !== 'low'
+}
+
 /** Clean days asked for, by fall level (ruling 4). */
 export const DAYS_BY_FALL = {
   low: { clean: 1, of: 1 },
@@ -141,12 +146,19 @@ function resultsByDay(gate: Gate, check: ReadinessCheck, observations: readonly 
     })
 }
 
-function whyNot(gate: Gate, check: ReadinessCheck, o: Observation): GateResult['notCounted'] {
+/** Why a result proves nothing whatever it is asked for; null where it does. An aid is for the gate to judge. */
+export function whyNotCounted(
+  { voids }: Pick<ReadinessCheck, 'voids'>,
+  o: Observation,
+): Exclude<NotCounted, 'aided'> | null {
   if (!o.valid) return 'invalid'
-  if (o.faults.some((fault) => check.voids.includes(fault))) return 'void-fault'
+  if (o.faults.some((fault) => voids.includes(fault))) return 'void-fault'
   if (!o.watched) return 'unwatched'
-  if (o.help !== 'alone') return 'helped'
-  return o.aided && !gate.aidedOk ? 'aided' : null
+  return o.help === 'alone' ? null : 'helped'
+}
+
+function whyNot(gate: Gate, check: ReadinessCheck, o: Observation): NotCounted | null {
+  return whyNotCounted(check, o) ?? (o.aided && !gate.aidedOk ? 'aided' : null)
 }
 
 function bestOf<T extends { value: number }>(check: ReadinessCheck, tries: readonly T[]): T | undefined {

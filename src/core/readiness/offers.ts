@@ -1,4 +1,5 @@
 import type { Stage } from '../practice/schema'
+import type { Decision } from './decide'
 import { PLACEMENT_DAYS } from './evidence'
 import type { OverrideReason } from './override'
 
@@ -20,6 +21,19 @@ export function needsLook({ load: { FR = 0, HB = 0 } }: Pick<Stage, 'load'>): bo
 
 /** Going above what is recorded lasts as long as a placing by eye, ms. */
 const OVERRIDE_MS = PLACEMENT_DAYS * 86_400_000
+
+/**
+ * What a teacher may say of a next step: answer an offer, go above what is recorded, or nothing. A limit that closes the
+ * stage, and a health screen that nobody recorded, are not gone above.
+ */
+export function mayAnswer({
+  outcome,
+  reasons,
+}: Pick<Decision, 'outcome' | 'reasons'>): 'answer' | 'override' | 'nothing' {
+  if (outcome === 'offer') return 'answer'
+  const closed = outcome === 'not-now' || reasons.some((r) => r.code === 'screening-not-recorded')
+  return closed ? 'nothing' : 'override'
+}
 
 /** The last answer to an offer, or null where nobody has looked or the last word has run out. */
 export function answerTo(

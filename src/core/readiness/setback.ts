@@ -1,5 +1,5 @@
 import { daysBetween, type Day } from '../day'
-import { findById } from '../practice/library'
+import { findById, type Library } from '../practice/library'
 import type { Fault } from '../practice/schema'
 import { resultsOf, type Attempt, type Evidence } from './evidence'
 import { isCleanWork } from './favourable'
@@ -42,7 +42,7 @@ const SYMPTOMS = 'CK-symptoms-after'
 const SETBACK_DAYS = 42
 
 /**
- * Setbacks of a family that are not behind somebody yet, gravest first. One is over after a later day of clean work, at
+ * Setbacks of a family that are not over yet, gravest first. One is over after a later day of clean work, at
  * least at the rung below the stage, without the same again, or once the teacher places them there: a day that merely
  * shows less does not end it. Only the student's own faults count (ruling 7).
  * @param evidence already folded
@@ -136,10 +136,10 @@ function atStage(
 }
 
 /** Pain after the last work above what is kept up with, from the newest report while it is fresh. */
-export function painAfterWork(evidence: Evidence, freshDays: number, asOf: Day): PainAfterWork | null {
+export function painAfterWork(practice: Library, evidence: Evidence, asOf: Day): PainAfterWork | null {
   const newest = resultsOf(evidence.observations, SYMPTOMS).at(-1)
   const value = newest?.values.single
   if (!newest || value === undefined || value < PAIN_FROM) return null
-  if (daysBetween(newest.day, asOf) > freshDays) return null
+  if (daysBetween(newest.day, asOf) > findById(practice.checks, SYMPTOMS).freshDays) return null
   return { code: 'pain-after-work', value, day: newest.day, evidenceIds: [newest.id] }
 }

@@ -29,3 +29,18 @@ export const ENDED_WORD: Readonly<Record<Exclude<Attempt['endedBy'], null>, stri
   helper: 'The helper',
   setup: 'The place or props',
 }
+
+/** What came of a try, with everything that was said of it. */
+export function describeTry(a: Attempt): string {
+  return [
+    OUTCOME_OF_TRY[a.outcome],
+    a.level === 'practised' ? '' : LEVEL_WORD[a.level],
+    a.seconds === null ? '' : `${a.seconds} s`,
+    a.lead === null ? '' : `${a.lead} leading`,
+    a.help === 'alone' ? '' : HELP_WORD[a.help],
+    a.exitControlled ? '' : 'came out without control',
+    a.endedBy === null || a.endedBy === 'self' ? '' : ENDED_WORD[a.endedBy],
+  ]
+    .filter((part) => part !== '')
+    .join(', ')
+}

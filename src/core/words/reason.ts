@@ -2,7 +2,8 @@ import { formatDay } from '../day'
 import { findById, type Library } from '../practice/library'
 import type { Gate, ReadinessCheck } from '../practice/schema'
 import type { Reason } from '../readiness/decide'
-import type { GateResult, NotCounted } from '../readiness/gate'
+import type { Observation } from '../readiness/evidence'
+import { whyNotCounted, type GateResult, type NotCounted } from '../readiness/gate'
 import type { Standing } from '../readiness/standing'
 import { describeLimit } from './limit'
 import { CM_PER_INCH } from '../units'
@@ -80,12 +81,21 @@ function renewed({ renewedDay }: GateResult): string {
 }
 
 /** Why an entry proves nothing. */
-export const NOT_COUNTED: Readonly<Record<NotCounted, string>> = {
+const NOT_COUNTED: Readonly<Record<NotCounted, string>> = {
   invalid: 'the shape was not kept',
   'void-fault': 'a fault was marked that voids it',
   aided: 'with an aid',
   helped: 'with hands helping',
   unwatched: 'nobody watched',
+}
+
+/** What an entry is worth, as it stands in a history. */
+export function describeCounted(o: Observation, check: ReadinessCheck): string {
+  const why = whyNotCounted(check, o)
+  if (why === 'invalid' || why === 'void-fault') return `did not count: ${NOT_COUNTED[why]}`
+  if (why) return `informs, proves nothing: ${NOT_COUNTED[why]}`
+  if (o.aided) return o.aid === '' ? NOT_COUNTED.aided : `with ${o.aid.toLowerCase()}`
+  return o.arms === 'spent' ? 'counts where it passes: arms were spent' : 'counts'
 }
 
 function notCounted(result: GateResult): string {

@@ -5,6 +5,7 @@ import type { Family } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
 import { foldEvidence, type Evidence } from '@/core/readiness/evidence'
 import { helpWith } from '@/core/readiness/fault-help'
+import { leavesFloor } from '@/core/readiness/gate'
 import { forecastGate } from '@/core/readiness/forecast'
 import { proposeFades, trialsOf } from '@/core/readiness/fade'
 import { kickOutlook, kicksAt } from '@/core/readiness/kicks'
@@ -47,6 +48,7 @@ const MOST_FAULTS = 3
 /** A fault seen longer ago than this is no news, days. */
 const FAULT_DAYS = 28
 
+/** Everything that follows from a decision, in sentences: how it goes, props, sides, drills, faults. */
 export function nextSteps(
   judge: Judge,
   decision: Decision,
@@ -64,6 +66,7 @@ export function nextSteps(
   const ownLately = faultsLately.filter((id) => findById(practice.faults, id).own)
   const gaps = sideGaps(practice, evidence.observations, today)
   const ladder = ladderOf(practice, decision.family)
+  const mine = inFamily(evidence, decision.family)
   const towards = decision.targetId ?? decision.standing?.stageId
   const asked = new Set(ladder.stages.flatMap((s) => s.gates.map((g) => g.check)))
   return {
@@ -74,10 +77,8 @@ export function nextSteps(
     }),
     kicks: kickLines(decision, evidence, today),
     props: [
-      ...proposeFades(practice, inFamily(evidence, decision.family), today).map((f) =>
-        describeFade(practice, f),
-      ),
-      ...trialsOf(practice, inFamily(evidence, decision.family)).map((t) => describeTrial(practice, t)),
+      ...proposeFades(practice, mine, today).map((f) => describeFade(practice, f)),
+      ...trialsOf(practice, mine).map((t) => describeTrial(practice, t)),
     ],
     sides: gaps.filter((g) => g.told).map((g) => describeSideGap(practice, g)),
     drills: prescribe(
@@ -109,7 +110,7 @@ const LEAST_KICKS = 3
 function kickLines({ family }: Decision, evidence: Evidence, today: string): string[] {
   const stages = new Set(
     ladderOf(library(), family)
-      .stages.filter((s) => (s.load.FR ?? 0) >= 2)
+      .stages.filter(leavesFloor)
       .map((s) => s.id),
   )
   const outlook = (who: string, lead: 'left' | 'right' | null): string[] => {

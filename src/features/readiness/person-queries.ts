@@ -6,15 +6,16 @@ import type { Decision } from '@/core/readiness/decide'
 import { foldEvidence, type Attempt, type Evidence, type Observation } from '@/core/readiness/evidence'
 import { likelyFaults } from '@/core/readiness/likely-faults'
 import { ladderOf } from '@/core/readiness/ladder'
-import { needsLook } from '@/core/readiness/offers'
+import { leavesFloor } from '@/core/readiness/gate'
+import { mayAnswer, needsLook } from '@/core/readiness/offers'
 import { turningPoints, type Turning } from '@/core/readiness/replay'
 import { tonightsCeiling } from '@/core/readiness/tonight'
-import { ENDED_WORD, HELP_WORD, LEVEL_WORD, OUTCOME_OF_TRY } from '@/core/words/attempt'
+import { describeTry } from '@/core/words/attempt'
 import { FAMILY_NAMES } from '@/core/words/family'
 import { describeCeiling } from '@/core/words/next-steps'
 import { describeAnswer } from '@/core/words/offer'
 import type { Wording } from '@/core/words/number'
-import { NOT_COUNTED, faultName, shown, stageName } from '@/core/words/reason'
+import { describeCounted, faultName, shown, stageName } from '@/core/words/reason'
 import { findStudent } from '@/db/students'
 import type { Spans } from '@/core/body/spans'
 import { spansOfStudent } from '../body'
@@ -62,7 +63,7 @@ export type AnswerView = {
   /** A first solo kick, balance or head load: no plan has it before the teacher looked. */
   needsLook: boolean
   /** Whether it is offered, or could be gone up to with a reason. */
-  may: 'answer' | 'override' | 'nothing'
+  may: ReturnType<typeof mayAnswer>
 }
 
 /** A stage as the form for a try wants it. */
@@ -182,22 +183,12 @@ function historyEntry(o: Observation, replaced: ReadonlySet<string>, wording: Wo
     checkId: check.id,
     check: check.name,
     result: single === undefined ? sides : shown(check, single, wording),
-    counted: countedAs(o),
+    counted: describeCounted(o, check),
     observer: o.observer,
     faults: o.faults.map((f) => faultName(practice, f)),
     note: o.note,
     corrects: o.replaces !== null && replaced.has(o.replaces),
   }
-}
-
-function countedAs(o: Observation): string {
-  const { voids } = findById(library().checks, o.checkId)
-  if (!o.valid) return `did not count: ${NOT_COUNTED.invalid}`
-  if (o.faults.some((f) => voids.includes(f))) return `did not count: ${NOT_COUNTED['void-fault']}`
-  if (!o.watched) return `informs, proves nothing: ${NOT_COUNTED.unwatched}`
-  if (o.help !== 'alone') return `informs, proves nothing: ${NOT_COUNTED.helped}`
-  if (o.aided) return o.aid === '' ? NOT_COUNTED.aided : `with ${o.aid.toLowerCase()}`
-  return o.arms === 'spent' ? 'counts where it passes: arms were spent' : 'counts'
 }
 
 /** Tonight's ceiling, where somebody checked in. */
@@ -211,18 +202,16 @@ function tonightLine(judge: Judge, decision: Decision): string {
 }
 
 function answerView(judge: Judge, decision: Decision, timeZone: string): AnswerView | null {
-  const { studentId, outcome, targetId, reasons } = decision
+  const { studentId, outcome, targetId } = decision
   if (targetId === null || outcome === 'step-back') return null
   const stage = findById(library().stages, targetId)
   const tap = judge.looked(studentId, targetId)
-  // A limit that closes the stage, and a screen nobody recorded, are not gone above.
-  const closed = outcome === 'not-now' || reasons.some((r) => r.code === 'screening-not-recorded')
   return {
     stageId: targetId,
     stage: stageName(library(), targetId),
     said: tap ? describeAnswer(tap, timeZone) : '',
     needsLook: needsLook(stage),
-    may: outcome === 'offer' ? 'answer' : closed ? 'nothing' : 'override',
+    may: mayAnswer(decision),
   }
 }
 
@@ -238,21 +227,12 @@ function turningView({ day, decision }: Turning, wording: Wording, hidden: boole
 
 function tryEntry(a: Attempt): TryEntry {
   const practice = library()
-  const parts = [
-    OUTCOME_OF_TRY[a.outcome],
-    a.level === 'practised' ? '' : LEVEL_WORD[a.level],
-    a.seconds === null ? '' : `${a.seconds} s`,
-    a.lead === null ? '' : `${a.lead} leading`,
-    a.help === 'alone' ? '' : HELP_WORD[a.help],
-    a.exitControlled ? '' : 'came out without control',
-    a.endedBy === null || a.endedBy === 'self' ? '' : ENDED_WORD[a.endedBy],
-  ]
   return {
     id: a.id,
     dayLabel: formatDay(a.day),
     stage: stageName(practice, a.stageId),
     setup: a.setupId === null ? '' : findById(practice.setups, a.setupId).name,
-    result: parts.filter((p) => p !== '').join(', '),
+    result: describeTry(a),
     faults: a.faults.map((f) => faultName(practice, f)),
   }
 }
@@ -268,7 +248,7 @@ function tryStage(stage: Stage, evidence: Evidence, today: string): TryStage {
   return {
     id: stage.id,
     label: `${stage.id} · ${stage.name}`,
-    leavesFloor: (stage.load.FR ?? 0) >= 2,
+    leavesFloor: leavesFloor(stage),
     sided: stage.dose.perSide,
     setups: all.map(({ id, name, less }) => ({ id, name, less: [...less] })),
     faults: likelyFaults(stage.faults, evidence, today)

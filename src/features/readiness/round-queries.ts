@@ -172,8 +172,12 @@ export type CardData = {
 /** Checks on one card at most: more do not fit beside a name. */
 const CARD_CHECKS = 4
 
-/** The check card of a class: the checks asked for, or what would settle most. */
-export function cardOf(classId: string, asked: readonly string[]): CardData | null {
+/**
+ * The check card of a class: the checks asked for, or what would settle most.
+ * @param listed check ids with commas between, as an address holds them
+ */
+export function cardOf(classId: string, listed: string | undefined): CardData | null {
+  const asked = (listed ?? '').split(',')
   const data = roundData(classId)
   const record = findClass(context().db, classId)
   if (!data || !record) return null

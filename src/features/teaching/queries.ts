@@ -4,6 +4,7 @@ import type { Plan } from '@/core/planning/plan'
 import { findById, library } from '@/core/practice/library'
 import type { Outcome } from '@/core/readiness/decide'
 import { foldEvidence, type Attempt, type Evidence } from '@/core/readiness/evidence'
+import { leavesFloor } from '@/core/readiness/gate'
 import { likelyFaults } from '@/core/readiness/likely-faults'
 import { foldRun, type ClassRun } from '@/core/teaching/class-run'
 import { BLOCK_TITLE } from '@/core/words/plan'
@@ -104,7 +105,7 @@ function stageBrief(stageId: string, evidence: Evidence, today: string): StageBr
     id: stage.id,
     name: stage.name,
     cue: stage.cue,
-    leavesFloor: (stage.load.FR ?? 0) >= 2,
+    leavesFloor: leavesFloor(stage),
     faults: likelyFaults(stage.faults, evidence, today)
       .slice(0, CHIPS)
       .map((id) => ({ id, name: faultName(practice, id) })),

@@ -6,12 +6,11 @@ import { useRef, useState } from 'react'
 import { newStamp, type Stamp } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { FormShell } from '@/ui/form-shell'
-import { unitOf } from '@/core/words/reason'
 import { TextLink } from '@/ui/text-link'
-import { useWording } from '@/ui/wording'
 import { useSubmit } from '../../use-submit'
 import { recordCard } from '../actions'
-import type { CardCheck, CardData } from '../round-queries'
+import type { CardData } from '../round-queries'
+import { CardHead } from './card-head'
 import { CardChooser } from './card-chooser'
 import classes from './check-card.module.css'
 
@@ -64,15 +63,7 @@ export function CardEntry({ card }: { card: CardData }) {
       ) : null}
       <div className={classes.scroller}>
         <table className={classes.card}>
-          <thead>
-            <tr>
-              <th scope="col">Pair</th>
-              <th scope="col">Name</th>
-              {card.checks.map((c) => (
-                <Column key={c.id} check={c} />
-              ))}
-            </tr>
-          </thead>
+          <CardHead checks={card.checks} legend />
           <tbody>
             {card.people.map((p, i) => (
               <tr key={p.id} data-first={i % 2 === 0}>
@@ -111,21 +102,5 @@ export function CardEntry({ card }: { card: CardData }) {
         <Text role="status">{stored > 0 && filled.length === 0 ? `${stored} results stored.` : ''}</Text>
       </Group>
     </FormShell>
-  )
-}
-
-function Column({ check }: { check: CardCheck }) {
-  const wording = useWording()
-  return (
-    <th scope="col">
-      {check.name}
-      <span className={classes.unit}>
-        {check.kind === 'yes-no' ? 'yes or no' : unitOf(check, wording)}
-        {check.side === 'each' ? ', left/right' : ''}
-      </span>
-      <span className={classes.unit}>
-        {check.faults.map((f) => `${f.letter} ${f.name.toLowerCase()}`).join(' · ')}
-      </span>
-    </th>
   )
 }

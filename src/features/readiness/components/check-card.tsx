@@ -2,7 +2,8 @@ import { Group, List, ListItem, Stack, Text } from '@mantine/core'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { PrintButton } from '@/ui/print-button'
-import type { CardCheck, CardData } from '../round-queries'
+import type { CardData } from '../round-queries'
+import { CardHead, letters } from './card-head'
 import { CardChooser } from './card-chooser'
 import classes from './check-card.module.css'
 
@@ -27,21 +28,7 @@ export function CheckCard({ card }: { card: CardData }) {
       <CardChooser card={card} at="card" />
       <div className={classes.scroller}>
         <table className={classes.card}>
-          <thead>
-            <tr>
-              <th scope="col">Pair</th>
-              <th scope="col">Name</th>
-              {card.checks.map((c) => (
-                <th key={c.id} scope="col">
-                  {c.name}
-                  <span className={classes.unit}>
-                    {c.kind === 'yes-no' ? 'yes or no' : c.unit}
-                    {c.side === 'each' ? ', left/right' : ''}
-                  </span>
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <CardHead checks={card.checks} />
           <tbody>
             {card.people.map((p, i) => (
               <tr key={p.id} data-first={i % 2 === 0}>
@@ -66,7 +53,7 @@ export function CheckCard({ card }: { card: CardData }) {
       <List spacing={4}>
         {card.checks.map((c) => (
           <ListItem key={c.id}>
-            <strong>{c.name}.</strong> {c.run} {legend(c)}
+            <strong>{c.name}.</strong> {c.run} {letters(c)}
           </ListItem>
         ))}
       </List>
@@ -75,8 +62,4 @@ export function CheckCard({ card }: { card: CardData }) {
       </Text>
     </Stack>
   )
-}
-
-function legend({ faults }: CardCheck): string {
-  return faults.map((f) => `${f.letter} ${f.name.toLowerCase()}`).join(' · ')
 }

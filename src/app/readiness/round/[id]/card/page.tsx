@@ -12,7 +12,7 @@ export default async function CardPage({
   params: Promise<{ id: string }>
   searchParams: Promise<{ checks?: string }>
 }) {
-  const data = cardOf((await params).id, ((await searchParams).checks ?? '').split(','))
+  const data = cardOf((await params).id, (await searchParams).checks)
   if (!data) notFound()
   return <CheckCard card={data} />
 }

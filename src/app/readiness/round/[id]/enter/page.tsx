@@ -14,7 +14,7 @@ export default async function EnterPage({
   params: Promise<{ id: string }>
   searchParams: Promise<{ checks?: string }>
 }) {
-  const data = cardOf((await params).id, ((await searchParams).checks ?? '').split(','))
+  const data = cardOf((await params).id, (await searchParams).checks)
   if (!data) notFound()
   return (
     <>
