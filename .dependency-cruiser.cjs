@@ -33,6 +33,13 @@ module.exports = {
       from: { path: '^src/features/([^/]+)/' },
       to: { path: '^src/features/([^/]+)/components/', pathNot: '^src/features/$1/' },
     },
+    {
+      // What two parts of the job share lies at the desk, or is a fact.
+      name: 'features-meet-at-the-desk',
+      severity: 'error',
+      from: { path: '^src/features/([^/]+)/' },
+      to: { path: '^src/features/[^/]+/', pathNot: ['^src/features/$1/', '^src/features/(desk|facts)/'] },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

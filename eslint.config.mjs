@@ -101,16 +101,38 @@ export default tseslint.config(
     },
   },
   {
-    // Validator and planner must not share code paths: one checks the other.
-    files: ['src/core/planning/validate.ts'],
+    // The validator checks the planners, so it knows nothing but the documents of a class and the practice.
+    files: ['src/core/planning/check/**/*.ts'],
+    ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-imports': [
         'error',
         {
           patterns: [
             {
-              group: ['./greedy*', './formulation*'],
-              message: 'the validator is independent of the planners',
+              regex:
+                '^(?!\\./|\\.\\./\\.\\./classes/(brief|plan|lock|override|craft)$|\\.\\./\\.\\./practice/(library|schema|find)$)',
+              message:
+                'the validator reads the documents of a class and the practice, and nothing of the planners',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
+    // The practice is handed down in the context: a studio’s own additions are laid over it in one place.
+    files: ['src/features/**/*.ts', 'src/features/**/*.tsx', 'src/db/**/*.ts', 'src/app/**', 'src/ui/**'],
+    ignores: ['src/features/practice.ts', '**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: '@/core/practice/library',
+              importNames: ['shippedPractice', 'SHIPPED', 'buildLibrary'],
+              message: 'take the practice from the context',
             },
           ],
         },

@@ -2,7 +2,7 @@ import nextJest from 'next/jest.js'
 
 const withNext = nextJest({ dir: './' })
 
-export default withNext({
+const config = withNext({
   testEnvironment: 'node',
   testMatch: [
     '<rootDir>/src/**/*.test.{ts,tsx}',
@@ -13,4 +13,10 @@ export default withNext({
   moduleNameMapper: { '^server-only$': '<rootDir>/src/testing/empty.ts', '^@/(.*)$': '<rootDir>/src/$1' },
   testPathIgnorePatterns: ['/node_modules/', '/.next/'],
   modulePathIgnorePatterns: ['<rootDir>/.next/'],
+})
+
+// These ship as modules only, so they are transformed as the sources are.
+export default async () => ({
+  ...(await config()),
+  transformIgnorePatterns: ['/node_modules/(?!(uuid|idb)/)'],
 })

@@ -4,6 +4,9 @@ import { InputError } from './input'
 
 const run = (name: string, input: unknown): Record<string, unknown> =>
   COMMANDS.find((c) => c.name === name)!.run(input) as Record<string, unknown>
+const EMPTY_BRIEF = run('brief', {
+  ...{ day: '2026-03-05', minutes: 60, bays: 3, stock: { straps: 1, blocks: 1 }, students: [] },
+})
 const BODY = { statureCm: 168, table: 'female' }
 
 it.each(COMMANDS.map((c) => [c.name, c.example] as const))('%s answers its own example', (name, example) => {
@@ -48,7 +51,10 @@ it.each([
     ['sequence', 0, 'intensity'],
   ],
   ['readiness', { family: 'FS', asOf: 'tomorrow', student: {} }, ['asOf']],
-  ['plan', { asOf: '2026-03-05', minutes: 60, bays: 3, stock: { straps: 1, blocks: 1 }, students: [] }, []],
+  ['brief', { day: 'soon', minutes: 60, bays: 3, stock: { straps: 1, blocks: 1 }, students: [] }, ['day']],
+  ['plan', { brief: { ...EMPTY_BRIEF, version: 2 } }, ['brief', 'version']],
+  ['plan', { brief: EMPTY_BRIEF }, []],
+  ['check-plan', { brief: EMPTY_BRIEF, plan: { blocks: 'none' } }, ['plan']],
   ['setup', { setup: 'SETUP-dolphin-plain', body: BODY, stock: { blocks: -1 } }, ['stock', 'blocks']],
   ['position', { position: 'trapeze', body: BODY }, ['position']],
   [
@@ -76,4 +82,21 @@ it('answers what a body cannot reach, with code, numbers and a sentence', () => 
 
 it('lists every catalogue', () => {
   for (const list of Object.values(LISTS)) expect((list() as unknown[]).length).toBeGreaterThan(0)
+})
+
+it('a brief goes into a plan and both into the validator, and a plan of the first release is read', () => {
+  const brief = run('brief', COMMANDS.find((c) => c.name === 'brief')!.example)
+  const { plan, problems } = run('plan', { brief }) as { plan: Record<string, unknown>; problems: unknown[] }
+  expect(problems).toEqual([])
+  expect(run('check-plan', { brief, plan })).toEqual({ problems: [] })
+  // The first plans had no version and knew no limits.
+  const first = JSON.parse(
+    JSON.stringify(plan, (key, value: unknown) =>
+      ['version', 'change', 'inPlace'].includes(key) ? undefined : value,
+    ),
+  ) as object
+  expect(run('check-plan', { brief, plan: first })).toEqual({ problems: [] })
+  expect(run('check-plan', { brief: { ...brief, minutes: 30 }, plan })).toMatchObject({
+    problems: [{ code: 'over-time' }],
+  })
 })

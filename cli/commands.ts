@@ -3,7 +3,7 @@ import { derivedLengths } from '@/core/body/derived'
 import { estimateBody } from '@/core/body/estimate'
 import type { Position } from '@/core/mechanics/position'
 import { POSITIONS } from '@/core/mechanics/positions/catalogue'
-import { library, SHIPPED, type Library } from '@/core/practice/library'
+import { shippedPractice, SHIPPED, type Library } from '@/core/practice/library'
 import { FAMILIES } from '@/core/practice/schema'
 import { USUAL_STOCK, type Stock } from '@/core/props/stock'
 import { solveSetup, SETUPS } from '@/core/setups/catalogue'
@@ -22,6 +22,7 @@ import {
   solveAsked,
   type Command,
 } from './input'
+import { PLAN_COMMANDS } from './plan-commands'
 import { PRACTICE_COMMANDS } from './practice-commands'
 
 const blockSchema = z.strictObject({
@@ -103,7 +104,12 @@ const MECHANICS: readonly Command[] = [
 ]
 
 /** Every command in the order of `--help`. */
-export const COMMANDS: readonly Command[] = [...MECHANICS, ...FATIGUE_COMMANDS, ...PRACTICE_COMMANDS]
+export const COMMANDS: readonly Command[] = [
+  ...MECHANICS,
+  ...FATIGUE_COMMANDS,
+  ...PRACTICE_COMMANDS,
+  ...PLAN_COMMANDS,
+]
 
 const CATALOGUES = Object.keys(SHIPPED) as (keyof Library)[]
 
@@ -114,15 +120,15 @@ export const LISTS: Record<string, () => unknown> = {
   progressions: () =>
     FAMILIES.map((family) => ({
       family,
-      stages: library().stages.flatMap((s) =>
+      stages: shippedPractice().stages.flatMap((s) =>
         s.family === family ? [{ id: s.id, rung: s.rung, after: s.after }] : [],
       ),
     })),
-  ...Object.fromEntries(CATALOGUES.map((name) => [name, () => library()[name]])),
+  ...Object.fromEntries(CATALOGUES.map((name) => [name, () => shippedPractice()[name]])),
   // With what can be set on each, which the practice's own list does not hold.
   setups: () => {
     const options = new Map(SETUPS.map((s) => [s.id, s.options.map(printParameter)]))
-    return library().setups.map((entry) => ({ ...entry, options: options.get(entry.id) ?? [] }))
+    return shippedPractice().setups.map((entry) => ({ ...entry, options: options.get(entry.id) ?? [] }))
   },
 }
 

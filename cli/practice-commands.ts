@@ -1,7 +1,5 @@
 import { z } from 'zod'
-import { greedyPlan } from '@/core/planning/greedy'
-import { validatePlan } from '@/core/planning/validate'
-import { library } from '@/core/practice/library'
+import { shippedPractice } from '@/core/practice/library'
 import { FAMILIES } from '@/core/practice/schema'
 import { decide, type Decision } from '@/core/readiness/decide'
 import {
@@ -13,11 +11,10 @@ import {
   type Placement,
 } from '@/core/readiness/evidence'
 import { NO_LIMITS, NOT_ASKED } from '@/core/screening/caps'
-import { describePlanRefusal } from '@/core/words/plan'
 import { describeReason } from '@/core/words/reason'
-import { InputError, parse, type Command } from './input'
+import { parse, type Command } from './input'
 
-const day = z.string().regex(/^\d{4}-\d\d-\d\d$/, 'A day such as 2026-03-05.')
+export const day = z.string().regex(/^\d{4}-\d\d-\d\d$/, 'A day such as 2026-03-05.')
 const values = z.strictObject({
   single: z.number().optional(),
   left: z.number().optional(),
@@ -42,29 +39,20 @@ const attemptSchema = z.strictObject({
   faults: z.array(z.string()).default([]),
   endedBy: z.enum(['self', 'spent-arms', 'helper', 'setup']).nullable().default(null),
 })
-const studentSchema = z.strictObject({
+export const studentSchema = z.strictObject({
   id: z.string().default('student'),
   results: z.array(resultSchema).default([]),
   attempts: z.array(attemptSchema).default([]),
   placed: z.strictObject({ stage: z.string(), day }).optional(),
 })
-const screening = z.enum(['recorded', 'not-recorded']).default('not-recorded')
+export const screening = z.enum(['recorded', 'not-recorded']).default('not-recorded')
 const readinessSchema = z.strictObject({
   family: z.enum(FAMILIES),
   asOf: day,
   screening,
   student: studentSchema,
 })
-const planSchema = z.strictObject({
-  asOf: day,
-  minutes: z.number(),
-  bays: z.number().int(),
-  stock: z.strictObject({ straps: z.number().int().min(0), blocks: z.number().int().min(0) }),
-  screening,
-  students: z.array(studentSchema),
-})
-
-const STUDENT_EXAMPLE = {
+export const STUDENT_EXAMPLE = {
   id: 'wren',
   results: [{ check: 'CK-dolphin-hold', day: '2026-03-03', values: { single: 8 } }],
   attempts: [{ stage: 'FS-03a', day: '2026-03-03' }],
@@ -78,50 +66,25 @@ export const PRACTICE_COMMANDS: readonly Command[] = [
     run: (input) => {
       const asked = parse(readinessSchema, input)
       const decision = decideFor(asked.student, asked.family, asked.screening, asked.asOf)
-      return { ...decision, sentences: decision.reasons.map((reason) => describeReason(reason, library())) }
-    },
-  },
-  {
-    name: 'plan',
-    about:
-      'A first plan for a class: versions for everybody, waves at the wall, and what the validator says.',
-    example: {
-      asOf: '2026-03-05',
-      minutes: 60,
-      bays: 3,
-      stock: { straps: 6, blocks: 12 },
-      students: ['wren', 'ash', 'fen'].map((id) => ({ ...STUDENT_EXAMPLE, id })),
-    },
-    run: (input) => {
-      const { asOf, students, screening: screened, ...brief } = parse(planSchema, input)
-      const participants = students.map((student) => {
-        const decision = decideFor(student, 'FS', screened, asOf)
-        return {
-          studentId: student.id,
-          breathS: 5,
-          standingId: decision.standing?.stageId ?? null,
-          targetId: decision.targetId,
-          outcome: decision.outcome,
-        }
-      })
-      const whole = { ...brief, participants, locks: [] }
-      const plan = greedyPlan(library(), whole)
-      if (!plan.ok) throw new InputError([], describePlanRefusal(plan.refusal))
-      return { plan: plan.value, problems: validatePlan(library(), whole, plan.value) }
+      return {
+        ...decision,
+        sentences: decision.reasons.map((reason) => describeReason(reason, shippedPractice())),
+      }
     },
   },
 ]
 
 type Student = z.output<typeof studentSchema>
 
-function decideFor(
+/** The decision for somebody whose results are typed in. */
+export function decideFor(
   student: Student,
   family: (typeof FAMILIES)[number],
   screened: z.output<typeof screening>,
   asOf: string,
 ): Decision {
   const limits = screened === 'recorded' ? NO_LIMITS : NOT_ASKED
-  return decide(library(), family, student.id, evidenceOf(student), limits, asOf)
+  return decide(shippedPractice(), family, student.id, evidenceOf(student), limits, asOf)
 }
 
 /** Facts as the engine wants them; on the command line their order is the order in which they happened. */

@@ -1,6 +1,7 @@
 import { demoWorld } from '@/core/simulate/demo'
-import { healthKey, healthKeyFile } from '@/db/health-codec'
+import { keyOf } from '@/db/health-key'
 import { dataFolder, databaseFile, openDb } from '@/db/open'
+import { HOME } from '@/db/scope'
 import { seedDemo } from '@/db/seed'
 import { listStudents } from '@/db/students'
 
@@ -10,7 +11,7 @@ if (!/^\d{4}-\d\d-\d\d$/.test(asOf)) {
   process.stderr.write('seed wants a day such as 2026-03-05\n')
   process.exitCode = 2
 } else {
-  const db = openDb(databaseFile(dataFolder()))
-  if (listStudents(db, { archived: true }).length === 0)
-    seedDemo(db, demoWorld(asOf), asOf, healthKey(healthKeyFile(dataFolder())))
+  const scope = { db: openDb(databaseFile(dataFolder())), studioId: HOME }
+  if (listStudents(scope, { archived: true }).length === 0)
+    seedDemo(scope, demoWorld(asOf), asOf, keyOf(scope, dataFolder(), null).key)
 }

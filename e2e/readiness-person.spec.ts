@@ -99,6 +99,7 @@ test('from near over once more to an offer on three dates, with the history of i
     await own.onDay('2026-03-17')
     await openPerson(page, 'Nell Arden', own)
     await day('36', 'Offer')
+    await page.getByRole('link', { name: 'How the answer has changed' }).click()
     const history = page.getByRole('region', { name: 'How the answer has changed' })
     await expect(history.getByRole('listitem').nth(0)).toContainText('17 Mar 2026Offer')
     await expect(history.getByRole('listitem').nth(1)).toContainText('12 Mar 2026Once more')

@@ -2,8 +2,10 @@ import { NO_LIMITS, NOT_ASKED } from '@/core/screening/caps'
 import { estimateBody } from '@/core/body/estimate'
 import { addDays } from '@/core/day'
 import { POSITIONS, solvePosition } from '@/core/mechanics/positions/catalogue'
+import type { Brief } from '@/core/classes/brief'
+import { briefPerson } from '@/core/classes/reach'
 import { greedyPlan } from '@/core/planning/greedy'
-import { library } from '@/core/practice/library'
+import { shippedPractice } from '@/core/practice/library'
 import { spacersFor, USUAL_BLOCK } from '@/core/props/blocks'
 import { FAMILIES } from '@/core/practice/schema'
 import { decide } from '@/core/readiness/decide'
@@ -45,7 +47,7 @@ function once(name: string, work: () => unknown): void {
 /** Invented people with this many results each, over every standing check and the last two years, in clock order. */
 function crowdOf(people: number, results: number): Evidence[] {
   const random = seeded(3)
-  const checks = library().checks.filter((c) => c.life === 'standing')
+  const checks = shippedPractice().checks.filter((c) => c.life === 'standing')
   return Array.from({ length: people }, (_, p) => ({
     attempts: [],
     placements: [],
@@ -75,7 +77,7 @@ bench('block search over 20 blocks', () => spacersFor(25.5, stock), 5)
 
 const asOf = '2026-03-10'
 const world = demoWorld(asOf)
-const practice = library()
+const practice = shippedPractice()
 const evidence = world.students.map((s) => ({
   id: s.id,
   observations: world.observations.filter((o) => o.studentId === s.id),
@@ -95,19 +97,19 @@ once('30 people x 6 families, 47,010 observations', () =>
     for (const family of FAMILIES.slice(0, 6)) decide(practice, family, `p${i}`, fresh, NO_LIMITS, asOf)
   }),
 )
-const participants = evidence.map((e) => {
-  const d = decide(practice, 'FS', e.id, e, NOT_ASKED, asOf)
-  return {
-    studentId: e.id,
-    breathS: 5,
-    standingId: d.standing?.stageId ?? null,
-    targetId: d.targetId,
-    outcome: d.outcome,
-  }
-})
-bench(
-  'greedy plan, 14 people',
-  () =>
-    greedyPlan(practice, { minutes: 60, bays: 3, stock: { straps: 6, blocks: 12 }, participants, locks: [] }),
-  5,
-)
+const brief: Brief = {
+  ...{ version: 1, day: asOf, minutes: 60, room: { bays: 3 }, cupboard: { straps: 6, blocks: 12 } },
+  ...{ helpers: [], locks: [] },
+  people: evidence.map((e) =>
+    briefPerson(practice, {
+      studentId: e.id,
+      breathS: 5,
+      mostAttempts: 12,
+      touch: 'ask',
+      limits: NOT_ASKED,
+      decisions: FAMILIES.map((family) => decide(practice, family, e.id, e, NOT_ASKED, asOf)),
+      looked: () => null,
+    }),
+  ),
+}
+bench('greedy plan, 14 people', () => greedyPlan(practice, brief, 'FS'), 5)

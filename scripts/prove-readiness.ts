@@ -1,4 +1,4 @@
-import { library } from '@/core/practice/library'
+import { shippedPractice } from '@/core/practice/library'
 import { STATED_NOISE } from '@/core/simulate/students'
 import { validateReadiness, type Score } from '@/core/simulate/validate-readiness'
 
@@ -18,7 +18,7 @@ for (const [name, factor] of [
       unmarked: STATED_NOISE.unmarked * factor,
     }
     const { engine, bestEver, lastOnly, forecastCoverage } = validateReadiness(
-      library(),
+      shippedPractice(),
       STUDENTS,
       fall,
       noise,

@@ -6,9 +6,10 @@ import '../ui/global.css'
 import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core'
 import type { Metadata, Viewport } from 'next'
 import type { ReactNode } from 'react'
-import { isPrivate } from '@/features/health/layer'
 import { hideLimits } from '@/features/health/layer-actions'
-import { shellData } from '@/features/studio/queries'
+import { FloorLog } from '@/features/facts/components/floor-log'
+import { shellHere } from '@/features/studio/shell'
+import { StoreRefused } from '@/features/studio/components/store-refused'
 import { UnitSwitch } from '@/features/studio/components/unit-switch'
 import { Shell } from '@/ui/shell/shell'
 import { ThemeProvider } from '@/ui/theme-provider'
@@ -23,8 +24,7 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 }
 export const dynamic = 'force-dynamic'
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
-  const { studioName, units, propNames, entries } = shellData()
-  const hidden = await isPrivate()
+  const shell = await shellHere()
   return (
     <html lang="en" {...mantineHtmlProps}>
       <head>
@@ -32,17 +32,22 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       </head>
       <body>
         <ThemeProvider>
-          <WordingProvider value={{ units, propNames }}>
-            <Shell
-              studioName={studioName}
-              entries={entries}
-              unitSwitch={<UnitSwitch units={units} />}
-              isPrivate={hidden}
-              onPrivate={hideLimits}
-            >
-              {children}
-            </Shell>
-          </WordingProvider>
+          {'refusal' in shell ? (
+            <StoreRefused {...shell} />
+          ) : (
+            <WordingProvider value={{ units: shell.units, propNames: shell.propNames }}>
+              <Shell
+                studioName={shell.studioName}
+                entries={shell.entries}
+                unitSwitch={<UnitSwitch units={shell.units} />}
+                floorLog={<FloorLog nowMs={shell.nowMs} timeZone={shell.timeZone} hidden={shell.hidden} />}
+                isPrivate={shell.hidden}
+                onPrivate={hideLimits}
+              >
+                {children}
+              </Shell>
+            </WordingProvider>
+          )}
         </ThemeProvider>
       </body>
     </html>

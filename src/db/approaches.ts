@@ -1,8 +1,8 @@
-import { and, eq } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
 import type { Choices, Layers, Scope } from '@/core/approaches/resolve'
 import type { Day } from '@/core/day'
-import type { Db } from './open'
 import { approachChoice } from './schema'
+import { mine, type Scope as Store } from './scope'
 
 type Row = typeof approachChoice.$inferSelect
 
@@ -28,42 +28,57 @@ export class ApproachBook {
 }
 
 /** Reads every choice once. */
-export function readApproaches(db: Db): ApproachBook {
-  return new ApproachBook(db.select().from(approachChoice).all())
+export function readApproaches(within: Store): ApproachBook {
+  return new ApproachBook(within.db.select().from(approachChoice).where(mine(within, approachChoice)).all())
 }
 
 /** Sets an option at a scope, or takes the choice away when `option` is null. */
 export function chooseApproach(
-  db: Db,
+  within: Store,
   at: { readonly scope: Scope; readonly scopeId: string; readonly approach: string },
   option: string | null,
   day: Day,
 ): void {
   const { scope, scopeId, approach } = at
-  const here = and(
+  const here = mine(
+    within,
+    approachChoice,
     eq(approachChoice.scope, scope),
     eq(approachChoice.scopeId, scopeId),
     eq(approachChoice.approach, approach),
   )
   if (option === null) {
-    db.delete(approachChoice).where(here).run()
+    within.db.delete(approachChoice).where(here).run()
     return
   }
-  const row = { ...at, option, day }
-  db.insert(approachChoice)
+  const row = { ...at, option, day, studioId: within.studioId }
+  within.db
+    .insert(approachChoice)
     .values(row)
     .onConflictDoUpdate({
-      target: [approachChoice.scope, approachChoice.scopeId, approachChoice.approach],
+      target: [
+        approachChoice.studioId,
+        approachChoice.scope,
+        approachChoice.scopeId,
+        approachChoice.approach,
+      ],
       set: row,
     })
     .run()
 }
 
 /** Replaces all of a scope's choices, as a preset does. */
-export function replaceChoices(db: Db, scope: Scope, scopeId: string, choices: Choices, day: Day): void {
-  db.delete(approachChoice)
-    .where(and(eq(approachChoice.scope, scope), eq(approachChoice.scopeId, scopeId)))
+export function replaceChoices(
+  within: Store,
+  scope: Scope,
+  scopeId: string,
+  choices: Choices,
+  day: Day,
+): void {
+  within.db
+    .delete(approachChoice)
+    .where(mine(within, approachChoice, eq(approachChoice.scope, scope), eq(approachChoice.scopeId, scopeId)))
     .run()
   for (const [approach, option] of Object.entries(choices))
-    chooseApproach(db, { scope, scopeId, approach }, option, day)
+    chooseApproach(within, { scope, scopeId, approach }, option, day)
 }

@@ -1,7 +1,7 @@
 import { asc, eq } from 'drizzle-orm'
 import type { Day } from '@/core/day'
-import type { Db } from './open'
 import { assistant } from './schema'
+import { mine, type Scope } from './scope'
 
 export type AssistantRecord = {
   readonly id: string
@@ -13,17 +13,20 @@ export type AssistantRecord = {
 }
 
 /** Everybody who helps, by name. */
-export function listAssistants(db: Db): AssistantRecord[] {
-  return db.select().from(assistant).orderBy(asc(assistant.name)).all()
+export function listAssistants(scope: Scope): AssistantRecord[] {
+  return scope.db.select().from(assistant).where(mine(scope, assistant)).orderBy(asc(assistant.name)).all()
 }
 
 /** Adds or changes an assistant; the id comes from the form. */
-export function saveAssistant(db: Db, record: AssistantRecord): void {
-  const row = { ...record, trained: [...record.trained] }
-  db.insert(assistant).values(row).onConflictDoUpdate({ target: assistant.id, set: row }).run()
+export function saveAssistant(scope: Scope, record: AssistantRecord): void {
+  const row = { ...record, studioId: scope.studioId, trained: [...record.trained] }
+  scope.db.insert(assistant).values(row).onConflictDoUpdate({ target: assistant.id, set: row }).run()
 }
 
 /** Takes an assistant off the list. */
-export function removeAssistant(db: Db, id: string): void {
-  db.delete(assistant).where(eq(assistant.id, id)).run()
+export function removeAssistant(scope: Scope, id: string): void {
+  scope.db
+    .delete(assistant)
+    .where(mine(scope, assistant, eq(assistant.id, id)))
+    .run()
 }

@@ -1,63 +1,81 @@
-import { and, asc, eq, inArray, isNotNull, lt } from 'drizzle-orm'
+import { and, asc, eq, inArray, lt } from 'drizzle-orm'
 import type { Attended } from '@/core/attendance/odds'
 import type { Day } from '@/core/day'
-import type { Db } from './open'
-import { classRoster, classSession } from './schema'
+import { latestBy } from '@/core/facts/order'
+import type { Origin } from './evidence'
+import { attendance, classRoster, classSession } from './schema'
+import { mine, type Scope } from './scope'
 
 export type RosterLine = {
   readonly studentId: string
   readonly dropIn: boolean
+  /** Null until somebody marks it. */
   readonly attended: Attended | null
 }
 
 /** Who is on a class's list, and who came. */
-export function rosterOf(db: Db, classId: string): RosterLine[] {
-  return db
-    .select({
-      studentId: classRoster.studentId,
-      dropIn: classRoster.dropIn,
-      attended: classRoster.attended,
-    })
+export function rosterOf(scope: Scope, classId: string): RosterLine[] {
+  const marks = latestBy(
+    scope.db
+      .select()
+      .from(attendance)
+      .where(mine(scope, attendance, eq(attendance.classId, classId)))
+      .all(),
+    (m) => m.studentId,
+  )
+  return scope.db
+    .select({ studentId: classRoster.studentId, dropIn: classRoster.dropIn })
     .from(classRoster)
-    .where(eq(classRoster.classId, classId))
+    .where(mine(scope, classRoster, eq(classRoster.classId, classId)))
     .all()
+    .map((line) => ({ ...line, attended: marks.get(line.studentId)?.mark ?? null }))
 }
 
-/** Marks somebody here, late or absent; null takes the mark away. */
-export function markAttended(db: Db, classId: string, studentId: string, attended: Attended | null): boolean {
-  const here = and(eq(classRoster.classId, classId), eq(classRoster.studentId, studentId))
-  return db.update(classRoster).set({ attended }).where(here).run().changes > 0
+export type AttendanceMark = {
+  readonly id: string
+  readonly day: Day
+  readonly hlc: string
+  readonly classId: string
+  readonly studentId: string
+  /** Null takes the mark away. */
+  readonly mark: Attended | null
 }
 
-/** Adds somebody who came without being booked; they are here. */
-export function addDropIn(db: Db, classId: string, studentId: string): void {
-  db.insert(classRoster)
-    .values({ classId, studentId, dropIn: true, attended: 'here' })
+/** Appends a mark; the newest counts. Returns false when it was there already. */
+export function appendAttendance(scope: Scope, mark: AttendanceMark, origin: Origin): boolean {
+  const row = { ...mark, ...origin, studioId: scope.studioId }
+  return (
+    scope.db.insert(attendance).values(row).onConflictDoNothing({ target: attendance.id }).run().changes > 0
+  )
+}
+
+/** Adds somebody who came without being booked. */
+export function addDropIn(scope: Scope, classId: string, studentId: string): void {
+  scope.db
+    .insert(classRoster)
+    .values({ studioId: scope.studioId, classId, studentId, dropIn: true })
     .onConflictDoNothing()
     .run()
 }
 
-/** Marks of everybody in classes before a day, oldest first. */
+/** Marks of some people in classes before a day, oldest first. */
 export function attendanceBefore(
-  db: Db,
+  scope: Scope,
   studentIds: readonly string[],
   day: Day,
 ): ReadonlyMap<string, readonly Attended[]> {
-  const rows = db
-    .select({ studentId: classRoster.studentId, attended: classRoster.attended })
-    .from(classRoster)
-    .innerJoin(classSession, eq(classRoster.classId, classSession.id))
+  const rows = scope.db
+    .select({ mark: attendance, classDay: classSession.day, startTime: classSession.startTime })
+    .from(attendance)
+    .innerJoin(classSession, eq(attendance.classId, classSession.id))
     .where(
-      and(
-        lt(classSession.day, day),
-        isNotNull(classRoster.attended),
-        inArray(classRoster.studentId, [...studentIds]),
-      ),
+      and(mine(scope, attendance, inArray(attendance.studentId, [...studentIds])), lt(classSession.day, day)),
     )
     .orderBy(asc(classSession.day), asc(classSession.startTime))
     .all()
+    .map(({ mark, classDay, startTime }) => ({ ...mark, classDay, startTime }))
   const history = new Map<string, Attended[]>()
-  for (const { studentId, attended } of rows)
-    if (attended) history.set(studentId, [...(history.get(studentId) ?? []), attended])
+  for (const { studentId, mark } of latestBy(rows, (r) => `${r.studentId} ${r.classId}`).values())
+    if (mark) history.set(studentId, [...(history.get(studentId) ?? []), mark])
   return history
 }

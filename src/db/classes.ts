@@ -1,11 +1,12 @@
-import { asc, desc, eq, gte } from 'drizzle-orm'
+import { asc, desc, eq, gte, inArray, lt, sql, type SQL } from 'drizzle-orm'
+import type { Lock, Part } from '@/core/classes/lock'
+import type { OverrideReason } from '@/core/classes/override'
+import { foldRun, type ClassEvent, type Run } from '@/core/classes/run'
 import type { Day } from '@/core/day'
-import type { Lock, Plan } from '@/core/planning/plan'
-import type { Decision } from '@/core/readiness/decide'
-import type { ClassEvent } from '@/core/teaching/class-run'
+import { latestBy } from '@/core/facts/order'
 import type { Origin } from './evidence'
-import type { Db } from './open'
-import { classDecision, classEvent, classRoster, classSession } from './schema'
+import { classEvent, classPlan, classRoster, classSession, planLock } from './schema'
+import { mine, type Scope } from './scope'
 
 export type ClassRecord = {
   readonly id: string
@@ -15,122 +16,160 @@ export type ClassRecord = {
   readonly minutes: number
   readonly bays: number
   readonly groupId: string | null
-  readonly plan: Plan | null
-  readonly locks: readonly Lock[]
   readonly roster: readonly string[]
 }
 
-/** All classes, newest first. */
-export function listClasses(db: Db): ClassRecord[] {
-  return db
+/** A class as lists show it. */
+export type ClassLine = Omit<ClassRecord, 'roster'> & {
+  readonly people: number
+  readonly planned: boolean
+  readonly state: Run['state']
+}
+
+/** Classes on a page of a list. */
+const CLASSES_A_PAGE = 40
+
+/**
+ * A page of classes, newest first, in three questions however many there are.
+ * @param before only classes before this day; everything still to come is on the first page
+ * @returns the day before which the next page goes on with them; null where this one was the last
+ */
+export function classLines(
+  scope: Scope,
+  before: Day | null = null,
+  limit = CLASSES_A_PAGE,
+): { lines: ClassLine[]; earlier: Day | null } {
+  const found = scope.db
     .select()
     .from(classSession)
+    .where(mine(scope, classSession, before === null ? undefined : lt(classSession.day, before)))
     .orderBy(desc(classSession.day), desc(classSession.startTime))
+    .limit(limit)
     .all()
-    .map((row) => toClass(db, row))
+  // A page ends with a whole day, so that the next one can go on before it.
+  const lastDay = found.length < limit ? null : (found.at(-1)?.day ?? null)
+  const whole = found.filter((row) => row.day !== lastDay)
+  const rows = whole.length > 0 ? whole : found
+  const ids = rows.map((row) => row.id)
+  const counted = (table: typeof classRoster | typeof classPlan): Map<string, number> =>
+    new Map(
+      scope.db
+        .select({ id: table.classId, n: sql<number>`count(*)` })
+        .from(table)
+        .where(inArray(table.classId, ids))
+        .groupBy(table.classId)
+        .all()
+        .map((r) => [r.id, r.n]),
+    )
+  const people = counted(classRoster)
+  const plans = counted(classPlan)
+  const events = eventsWhere(scope, inArray(classEvent.classId, ids))
+  const lines = rows.map(({ studioId: _o, ...row }) => ({
+    ...row,
+    people: people.get(row.id) ?? 0,
+    planned: plans.has(row.id),
+    state: foldRun(events.filter((e) => e.classId === row.id)).state,
+  }))
+  return { lines, earlier: lastDay === null ? null : (rows.at(-1)?.day ?? null) }
 }
 
 /** One class with its roster. */
-export function findClass(db: Db, id: string): ClassRecord | null {
-  const row = db.select().from(classSession).where(eq(classSession.id, id)).get()
-  return row ? toClass(db, row) : null
+export function findClass(scope: Scope, id: string): ClassRecord | null {
+  return oneClass(scope, eq(classSession.id, id))
 }
 
 /** The class of today, or the next one. */
-export function nextClass(db: Db, today: Day): ClassRecord | null {
-  const row = db
+export function nextClass(scope: Scope, today: Day): ClassRecord | null {
+  return oneClass(scope, gte(classSession.day, today))
+}
+
+function oneClass(scope: Scope, where: SQL): ClassRecord | null {
+  const row = scope.db
     .select()
     .from(classSession)
-    .where(gte(classSession.day, today))
+    .where(mine(scope, classSession, where))
     .orderBy(asc(classSession.day), asc(classSession.startTime))
     .get()
-  return row ? toClass(db, row) : null
+  if (!row) return null
+  const { studioId: _o, ...fields } = row
+  const roster = scope.db.select().from(classRoster).where(eq(classRoster.classId, row.id)).all()
+  return { ...fields, roster: roster.map((r) => r.studentId) }
 }
 
 /** Stores a new class with its roster; the same id a second time changes nothing. */
 export function addClass(
-  db: Db,
-  record: Omit<ClassRecord, 'plan' | 'locks' | 'groupId'> & {
-    groupId?: string | null
-    plan?: Plan | null
-    locks?: readonly Lock[]
-  },
+  scope: Scope,
+  { roster, ...row }: Omit<ClassRecord, 'groupId'> & { groupId?: string | null },
 ): boolean {
-  const { roster, plan = null, locks = [], groupId = null, ...row } = record
   const isNew =
-    db
+    scope.db
       .insert(classSession)
-      .values({ ...row, groupId, plan, locks })
-      .onConflictDoNothing()
+      .values({ ...row, studioId: scope.studioId })
+      .onConflictDoNothing({ target: classSession.id })
       .run().changes > 0
   if (isNew)
-    for (const studentId of roster) db.insert(classRoster).values({ classId: row.id, studentId }).run()
+    for (const studentId of roster)
+      scope.db.insert(classRoster).values({ studioId: scope.studioId, classId: row.id, studentId }).run()
   return isNew
 }
 
-/** Stores a plan and the choices it was made round. */
-export function savePlan(db: Db, id: string, plan: Plan, locks: readonly Lock[]): void {
-  db.update(classSession).set({ plan, locks }).where(eq(classSession.id, id)).run()
+export type LockFact = {
+  readonly id: string
+  readonly day: Day
+  readonly hlc: string
+  readonly classId: string
+  readonly studentId: string
+  readonly part: Part
+  /** Null gives the choice back to the planner. */
+  readonly stageId: string | null
+  readonly reason: OverrideReason | null
+}
+
+/** Appends a choice of the teacher's; the newest for somebody and part counts. Returns false when it was there already. */
+export function appendLock(scope: Scope, fact: LockFact, origin: Origin): boolean {
+  const row = { ...fact, ...origin, studioId: scope.studioId }
+  return scope.db.insert(planLock).values(row).onConflictDoNothing({ target: planLock.id }).run().changes > 0
+}
+
+/** Versions fixed by hand that stand now. */
+export function locksOf(scope: Scope, classId: string): Lock[] {
+  const rows = scope.db
+    .select()
+    .from(planLock)
+    .where(mine(scope, planLock, eq(planLock.classId, classId)))
+    .all()
+  return [...latestBy(rows, (r) => `${r.studentId} ${r.part}`).values()].flatMap(
+    ({ studentId, part, stageId, reason }) =>
+      stageId === null || reason === null ? [] : [{ studentId, part, stageId, reason }],
+  )
 }
 
 /** What happened in a class, in clock order. */
-export function eventsOf(db: Db, classId: string): ClassEvent[] {
-  return db
+export function eventsOf(scope: Scope, classId: string): ClassEvent[] {
+  return eventsWhere(scope, eq(classEvent.classId, classId))
+}
+
+function eventsWhere(scope: Scope, where: SQL): (ClassEvent & { classId: string })[] {
+  return scope.db
     .select()
     .from(classEvent)
-    .where(eq(classEvent.classId, classId))
+    .where(mine(scope, classEvent, where))
     .orderBy(asc(classEvent.hlc))
     .all()
+    .map(({ id, day, hlc, kind, atMs, blockIndex, classId }) => ({
+      ...{ id, day, hlc, atMs, blockIndex, classId },
+      event: kind,
+    }))
 }
 
 /** Appends to what happened. Returns false when it was there already. */
 export function appendClassEvent(
-  db: Db,
-  event: ClassEvent & { classId: string; day: Day },
+  scope: Scope,
+  { event, ...fact }: ClassEvent & { classId: string },
   origin: Origin,
 ): boolean {
+  const row = { ...fact, ...origin, kind: event, studioId: scope.studioId }
   return (
-    db
-      .insert(classEvent)
-      .values({ ...event, ...origin })
-      .onConflictDoNothing()
-      .run().changes > 0
+    scope.db.insert(classEvent).values(row).onConflictDoNothing({ target: classEvent.id }).run().changes > 0
   )
-}
-
-/** Keeps the decisions on both sides of a class. A second end replaces the first. */
-export function keepDecisions(
-  db: Db,
-  classId: string,
-  changes: readonly { studentId: string; before: Decision; after: Decision }[],
-): void {
-  db.delete(classDecision).where(eq(classDecision.classId, classId)).run()
-  for (const change of changes)
-    db.insert(classDecision)
-      .values({ classId, ...change })
-      .run()
-}
-
-/** Decisions on both sides of a class, once it has ended. */
-export function decisionsOf(
-  db: Db,
-  classId: string,
-): { studentId: string; before: Decision; after: Decision; inputsErased: boolean }[] {
-  const rows = db.select().from(classDecision).where(eq(classDecision.classId, classId)).all()
-  return rows.map((row) => ({
-    studentId: row.studentId,
-    before: row.before as Decision,
-    after: row.after as Decision,
-    inputsErased: row.inputsErased,
-  }))
-}
-
-function toClass(db: Db, row: typeof classSession.$inferSelect): ClassRecord {
-  const roster = db.select().from(classRoster).where(eq(classRoster.classId, row.id)).all()
-  return {
-    ...row,
-    plan: row.plan as Plan | null,
-    locks: row.locks as Lock[],
-    roster: roster.map((r) => r.studentId),
-  }
 }

@@ -1,9 +1,11 @@
 import { eq } from 'drizzle-orm'
-import type { Plan } from '@/core/planning/plan'
+import type { Brief } from '@/core/classes/brief'
 import type { Decision } from '@/core/readiness/decide'
+import { readBrief } from '@/core/classes/upgrade'
+import { seal, unseal, type HealthKey } from './health-codec'
 import { incidentsOf } from './incidents'
-import type { Db } from './open'
-import { approachChoice, classDecision, classSession, student } from './schema'
+import { approachChoice, classDecision, classPlan, student } from './schema'
+import { mine, type Scope } from './scope'
 
 /** What goes and what stays when somebody is erased. */
 export type Erasure = { readonly plans: number; readonly decisions: number; readonly incidents: number }
@@ -13,60 +15,83 @@ export type Erasure = { readonly plans: number; readonly decisions: number; read
  * decisions keep their outcome alone, marked as inputs erased. Nothing in the database leads from that id to a person.
  * @param nobody a fresh id, made for this and used for nothing else
  */
-export function eraseStudent(db: Db, id: string, nobody: string): Erasure {
-  const incidents = incidentsOf(db, id)
-  const plans = renameInPlans(db, id, nobody)
-  const decisions = stripDecisions(db, id, nobody)
-  db.delete(approachChoice).where(eq(approachChoice.scopeId, id)).run()
-  db.delete(student).where(eq(student.id, id)).run()
+export function eraseStudent(scope: Scope, key: HealthKey | null, id: string, nobody: string): Erasure {
+  const incidents = incidentsOf(scope, id)
+  const plans = renameInPlans(scope, key, id, nobody)
+  const decisions = stripDecisions(scope, id, nobody)
+  scope.db
+    .delete(approachChoice)
+    .where(mine(scope, approachChoice, eq(approachChoice.scope, 'student'), eq(approachChoice.scopeId, id)))
+    .run()
+  scope.db
+    .delete(student)
+    .where(mine(scope, student, eq(student.id, id)))
+    .run()
   return { plans, decisions, incidents }
 }
 
-function renameInPlans(db: Db, id: string, nobody: string): number {
-  let renamed = 0
-  for (const row of db.select().from(classSession).all()) {
-    const text = JSON.stringify([row.plan, row.locks])
-    if (!text.includes(id)) continue
-    const [plan, locks] = JSON.parse(text.replaceAll(id, nobody)) as [Plan | null, unknown[]]
-    db.update(classSession).set({ plan, locks }).where(eq(classSession.id, row.id)).run()
-    renamed += 1
+/** Classes whose plans hold somebody: each plan keeps its shape, each brief loses the person whole. */
+function renameInPlans(scope: Scope, key: HealthKey | null, id: string, nobody: string): number {
+  const touched = new Set<string>()
+  for (const row of scope.db.select().from(classPlan).where(mine(scope, classPlan)).all()) {
+    const text = JSON.stringify(row.plan)
+    const brief = row.brief !== null && key ? readBrief(unseal(key, row.classId, row.brief)) : null
+    const inBrief = brief?.people.some((p) => p.studentId === id) ?? false
+    // A brief that does not open may hold anybody: it goes.
+    const unreadable = row.brief !== null && brief === null
+    if (!text.includes(id) && !inBrief && !unreadable) continue
+    scope.db
+      .update(classPlan)
+      .set({
+        plan: JSON.parse(text.replaceAll(id, nobody)) as unknown,
+        brief: brief && key ? seal(key, row.classId, without(brief, id)) : null,
+      })
+      .where(eq(classPlan.id, row.id))
+      .run()
+    if (text.includes(id)) touched.add(row.classId)
   }
-  return renamed
+  return touched.size
 }
 
-function stripDecisions(db: Db, id: string, nobody: string): number {
-  const rows = db.select().from(classDecision).where(eq(classDecision.studentId, id)).all()
-  db.delete(classDecision).where(eq(classDecision.studentId, id)).run()
+function without(brief: Brief, id: string): Brief {
+  return {
+    ...brief,
+    people: brief.people.filter((p) => p.studentId !== id),
+    locks: brief.locks.filter((l) => l.studentId !== id),
+  }
+}
+
+function stripDecisions(scope: Scope, id: string, nobody: string): number {
+  const own = mine(scope, classDecision, eq(classDecision.studentId, id))
+  const rows = scope.db.select().from(classDecision).where(own).all()
+  scope.db.delete(classDecision).where(own).run()
   for (const row of rows)
-    db.insert(classDecision)
+    scope.db
+      .insert(classDecision)
       .values({
-        classId: row.classId,
+        ...row,
         studentId: nobody,
         before: bare(row.before as Decision, nobody),
         after: bare(row.after as Decision, nobody),
         inputsErased: true,
       })
       .run()
-  return rows.length
+  return new Set(rows.map((row) => row.classId)).size
 }
 
 /** A decision without what it was made from. */
 function bare({ family, asOf, outcome, targetId }: Decision, studentId: string): Decision {
   return {
-    studentId,
-    family,
-    asOf,
-    outcome,
-    targetId,
-    standing: null,
-    reasons: [],
-    missing: [],
-    wouldChange: null,
-    branches: [],
+    ...{ studentId, family, asOf, outcome, targetId, standing: null },
+    ...{ reasons: [], missing: [], wouldChange: null, branches: [] },
   }
 }
 
 /** After health answers were taken away: what was decided with them can be shown and not made again. */
-export function markInputsErased(db: Db, studentId: string): void {
-  db.update(classDecision).set({ inputsErased: true }).where(eq(classDecision.studentId, studentId)).run()
+export function markInputsErased(scope: Scope, studentId: string): void {
+  scope.db
+    .update(classDecision)
+    .set({ inputsErased: true })
+    .where(mine(scope, classDecision, eq(classDecision.studentId, studentId)))
+    .run()
 }

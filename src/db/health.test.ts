@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, rmSync, writeFileSync, readdirSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync, readdirSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { NO_SCREENING, type Screening } from '@/core/screening/answers'
@@ -6,9 +6,13 @@ import { usualExpiry, type Clearance } from '@/core/screening/clearance'
 import { seeded, uuidAt } from '@/core/simulate/random'
 import { addDays } from '@/core/day'
 import type { CheckIn } from '@/core/screening/tonight'
-import { addCheckIn, addClearance, addScreening, eraseHealth, readAllHealth, readHealth } from './health'
-import { healthKey, seal, unseal, type HealthKey } from './health-codec'
+import { addCheckIn, addClearance, addScreening, eraseHealth, readHealth, readHealthOf } from './health'
+import { keyFromCode, makeHealthKey, readHealthKey, recoveryCode, seal, unseal } from './health-codec'
+import { keyOf, restoreKey } from './health-key'
 import { openDb } from './open'
+import { HOME } from './scope'
+import { shippedPractice } from '@/core/practice/library'
+import { readStudio } from './studio'
 import { addStudents, listStudents } from './students'
 
 const DAY = '2026-03-05'
@@ -33,7 +37,7 @@ beforeEach(() => (folder = mkdtempSync(path.join(tmpdir(), 'levitar-health-'))))
 afterEach(() => rmSync(folder, { recursive: true, force: true }))
 
 function opened() {
-  const db = openDb(path.join(folder, 'test.sqlite'))
+  const db = { db: openDb(path.join(folder, 'test.sqlite')), studioId: HOME }
   addStudents(
     db,
     [
@@ -42,7 +46,7 @@ function opened() {
     ],
     DAY,
   )
-  const key = healthKey(path.join(folder, 'keys', 'health.key')) as HealthKey
+  const key = makeHealthKey(path.join(folder, 'keys', 'health.key'))
   return { db, key }
 }
 
@@ -63,7 +67,7 @@ it('keeps answers and clearances and gives them back, once for two presses', () 
     checkIns: [],
     shut: false,
   })
-  expect([...readAllHealth(db, key).keys()]).toEqual([ONE])
+  expect([...readHealthOf(db, key, [ONE, TWO]).keys()]).toEqual([ONE])
 })
 
 it('leaves no word of an answer in any byte of the database’s files', () => {
@@ -79,10 +83,10 @@ it('leaves no word of an answer in any byte of the database’s files', () => {
   }
 })
 
-it('with the key lost or broken, answers stay shut and count as not asked, and all else works', () => {
+it('with another key or none, answers stay shut, and all else works', () => {
   const { db, key } = opened()
   addScreening(db, key, { id: ENTRY, studentId: ONE, day: DAY }, said('high-open'))
-  const another = healthKey(path.join(folder, 'keys', 'another.key'))
+  const another = makeHealthKey(path.join(folder, 'keys', 'another.key'))
   for (const wrong of [another, null])
     expect(readHealth(db, wrong, ONE)).toEqual({
       screening: NO_SCREENING,
@@ -91,7 +95,7 @@ it('with the key lost or broken, answers stay shut and count as not asked, and a
       shut: true,
     })
   writeFileSync(path.join(folder, 'keys', 'broken.key'), 'not a key')
-  expect(healthKey(path.join(folder, 'keys', 'broken.key'))).toBeNull()
+  expect(readHealthKey(path.join(folder, 'keys', 'broken.key'))).toBeNull()
   expect(listStudents(db)).toHaveLength(2)
 })
 
@@ -105,9 +109,45 @@ it('does not open for another person, nor after a changed byte', () => {
   expect(unseal(key, ONE, bytes.toString('base64'))).toBeNull()
 })
 
-it('makes one key and finds it again', () => {
-  const file = path.join(folder, 'keys', 'health.key')
-  expect(healthKey(file)).toEqual(healthKey(file))
+describe('the key', () => {
+  const file = () => path.join(folder, 'keys', 'health.key')
+  const fresh = () => ({ db: openDb(path.join(folder, 'new.sqlite')), studioId: HOME })
+  const checkOf = (scope: ReturnType<typeof fresh>) => readStudio(scope, shippedPractice()).keyCheck
+  it('is made for a studio in which nothing is sealed, readable by its owner only, and found again', () => {
+    const scope = fresh()
+    const made = keyOf(scope, folder, null)
+    expect(made.code).toBe('ok')
+    expect(statSync(file()).mode & 0o777).toBe(0o600)
+    expect(readdirSync(path.join(folder, 'keys'))).toEqual(['health.key'])
+    expect(keyOf(scope, folder, checkOf(scope))).toEqual(made)
+  })
+  it('is never made anew over sealed notes: lost, empty or another one shuts them and stays as it is', () => {
+    const { db, key } = opened()
+    addScreening(db, key, { id: ENTRY, studentId: ONE, day: DAY }, said('high-open'))
+    expect(keyOf(db, folder, null).code).toBe('ok')
+    const check = checkOf(db)
+    rmSync(file())
+    expect(keyOf(db, folder, check)).toEqual({ code: 'lost', key: null })
+    writeFileSync(file(), '')
+    expect(keyOf(db, folder, check).key).toBeNull()
+    makeHealthKey(file())
+    expect(keyOf(db, folder, check)).toEqual({ code: 'wrong', key: null })
+    // The same without a check value, as data of an older release has it.
+    expect(keyOf(db, folder, null)).toEqual({ code: 'wrong', key: null })
+    const strange = readHealthKey(file())!
+    expect(restoreKey(db, folder, check, strange)).toBe(false)
+    expect(restoreKey(db, folder, check, key)).toBe(true)
+    expect(keyOf(db, folder, check)).toEqual({ code: 'ok', key })
+  })
+  it('comes back from its printed code, and from no other', () => {
+    const key = makeHealthKey(file())
+    const code = recoveryCode(key)
+    expect(code).toMatch(/^([A-Z2-9]{4} ){13}[A-Z2-9]{4}$/)
+    expect(keyFromCode(code.toLowerCase().replaceAll(' ', '-'))).toEqual(key)
+    const first = code.startsWith('A') ? 'B' : 'A'
+    for (const wrong of [first + code.slice(1), code.slice(5), `${code}AAAA`, '0'.repeat(56), ''])
+      expect(keyFromCode(wrong)).toBeNull()
+  })
 })
 
 it('forgets every answer of one person and of nobody else', () => {

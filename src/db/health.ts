@@ -1,11 +1,11 @@
-import { and, asc, eq, lt } from 'drizzle-orm'
+import { asc, eq, inArray, lt } from 'drizzle-orm'
 import type { Day } from '@/core/day'
 import { NO_SCREENING, type Screening } from '@/core/screening/answers'
 import type { Clearance } from '@/core/screening/clearance'
 import type { CheckIn } from '@/core/screening/tonight'
 import { seal, unseal, type HealthKey } from './health-codec'
-import type { Db } from './open'
 import { healthRecord } from './schema'
+import { mine, type Scope } from './scope'
 
 export type HealthFile = {
   readonly screening: Screening
@@ -22,19 +22,22 @@ export const EMPTY_HEALTH: HealthFile = { screening: NO_SCREENING, clearances: [
 type Row = typeof healthRecord.$inferSelect
 
 /** What one person has said, and what a clinician has cleared. */
-export function readHealth(db: Db, key: HealthKey | null, studentId: string): HealthFile {
-  const rows = db
-    .select()
-    .from(healthRecord)
-    .where(eq(healthRecord.studentId, studentId))
-    .orderBy(asc(healthRecord.day), asc(healthRecord.id))
-    .all()
-  return foldRows(key, rows)
+export function readHealth(scope: Scope, key: HealthKey | null, studentId: string): HealthFile {
+  return readHealthOf(scope, key, [studentId]).get(studentId) ?? EMPTY_HEALTH
 }
 
-/** The same for everybody at once. */
-export function readAllHealth(db: Db, key: HealthKey | null): Map<string, HealthFile> {
-  const rows = db.select().from(healthRecord).orderBy(asc(healthRecord.day), asc(healthRecord.id)).all()
+/** The same for some people, and for nobody else: whoever has said nothing is missing. */
+export function readHealthOf(
+  scope: Scope,
+  key: HealthKey | null,
+  studentIds: readonly string[],
+): Map<string, HealthFile> {
+  const rows = scope.db
+    .select()
+    .from(healthRecord)
+    .where(mine(scope, healthRecord, inArray(healthRecord.studentId, [...studentIds])))
+    .orderBy(asc(healthRecord.day), asc(healthRecord.hlc), asc(healthRecord.id))
+    .all()
   const people = new Map<string, Row[]>()
   for (const row of rows) people.set(row.studentId, [...(people.get(row.studentId) ?? []), row])
   return new Map([...people].map(([id, own]) => [id, foldRows(key, own)]))
@@ -65,37 +68,55 @@ function merged(before: Screening, after: Said): Screening {
   }
 }
 
-type Entry = { readonly id: string; readonly studentId: string; readonly day: Day }
+type Entry = {
+  readonly id: string
+  readonly studentId: string
+  readonly day: Day
+  /** Clock of the device, where one was at hand. */
+  readonly hlc?: string
+}
 
 /** Adds what somebody said. Ids come from the form, so a second press stores nothing twice. */
-export function addScreening(db: Db, key: HealthKey, entry: Entry, said: Said): void {
-  add(db, key, entry, 'screening', said)
+export function addScreening(scope: Scope, key: HealthKey, entry: Entry, said: Said): void {
+  add(scope, key, entry, 'screening', said)
 }
 
 /** Adds a clinician's clearance. */
-export function addClearance(db: Db, key: HealthKey, entry: Entry, clearance: Clearance): void {
-  add(db, key, entry, 'clearance', clearance)
+export function addClearance(scope: Scope, key: HealthKey, entry: Entry, clearance: Clearance): void {
+  add(scope, key, entry, 'clearance', clearance)
 }
 
 /** How long the words of a check-in are kept, days (cautions.md 6). */
 export const CHECK_IN_DAYS = 30
 
 /** Adds what somebody said at the door, and lets go of what is older than it need be kept. */
-export function addCheckIn(db: Db, key: HealthKey, entry: Entry, checkIn: CheckIn, keepFrom: Day): void {
-  add(db, key, entry, 'check-in', checkIn)
-  db.delete(healthRecord)
-    .where(and(eq(healthRecord.kind, 'check-in'), lt(healthRecord.day, keepFrom)))
+export function addCheckIn(
+  scope: Scope,
+  key: HealthKey,
+  entry: Entry,
+  checkIn: CheckIn,
+  keepFrom: Day,
+): boolean {
+  const isNew = add(scope, key, entry, 'check-in', checkIn)
+  scope.db
+    .delete(healthRecord)
+    .where(mine(scope, healthRecord, eq(healthRecord.kind, 'check-in'), lt(healthRecord.day, keepFrom)))
     .run()
+  return isNew
 }
 
-function add(db: Db, key: HealthKey, entry: Entry, kind: Row['kind'], value: unknown): void {
-  db.insert(healthRecord)
-    .values({ ...entry, kind, sealed: seal(key, entry.studentId, value) })
-    .onConflictDoNothing()
-    .run()
+function add(scope: Scope, key: HealthKey, entry: Entry, kind: Row['kind'], value: unknown): boolean {
+  const row = { ...entry, kind, studioId: scope.studioId, sealed: seal(key, entry.studentId, value) }
+  return (
+    scope.db.insert(healthRecord).values(row).onConflictDoNothing({ target: healthRecord.id }).run().changes >
+    0
+  )
 }
 
 /** Takes everything that one person said of their health away; answers are unknown after it. */
-export function eraseHealth(db: Db, studentId: string): number {
-  return db.delete(healthRecord).where(eq(healthRecord.studentId, studentId)).run().changes
+export function eraseHealth(scope: Scope, studentId: string): number {
+  return scope.db
+    .delete(healthRecord)
+    .where(mine(scope, healthRecord, eq(healthRecord.studentId, studentId)))
+    .run().changes
 }

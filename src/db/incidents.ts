@@ -2,8 +2,8 @@ import { desc, eq } from 'drizzle-orm'
 import type { Day } from '@/core/day'
 import type { Incident } from '@/core/incident/incident'
 import { seal, unseal, type HealthKey } from './health-codec'
-import type { Db } from './open'
 import { incident } from './schema'
+import { mine, type Scope } from './scope'
 
 export type IncidentRecord = {
   readonly id: string
@@ -18,37 +18,50 @@ export type IncidentRecord = {
 
 /** Keeps a report, sealed. The same id a second time changes nothing: a report is not rewritten. */
 export function addIncident(
-  db: Db,
+  scope: Scope,
   key: HealthKey,
   { report, ...row }: Omit<IncidentRecord, 'report'> & { readonly report: Incident },
 ): void {
-  db.insert(incident)
-    .values({ ...row, sealed: seal(key, row.id, report) })
-    .onConflictDoNothing()
+  scope.db
+    .insert(incident)
+    .values({ ...row, studioId: scope.studioId, sealed: seal(key, row.id, report) })
+    .onConflictDoNothing({ target: incident.id })
     .run()
 }
 
 /** Reports, newest first. */
-export function listIncidents(db: Db, key: HealthKey | null): IncidentRecord[] {
-  return db
+export function listIncidents(scope: Scope, key: HealthKey | null): IncidentRecord[] {
+  return scope.db
     .select()
     .from(incident)
+    .where(mine(scope, incident))
     .orderBy(desc(incident.day), desc(incident.time))
     .all()
     .map((row) => opened(key, row))
 }
 
 /** One report. */
-export function findIncident(db: Db, key: HealthKey | null, id: string): IncidentRecord | null {
-  const row = db.select().from(incident).where(eq(incident.id, id)).get()
+export function findIncident(scope: Scope, key: HealthKey | null, id: string): IncidentRecord | null {
+  const row = scope.db
+    .select()
+    .from(incident)
+    .where(mine(scope, incident, eq(incident.id, id)))
+    .get()
   return row ? opened(key, row) : null
 }
 
 /** How many reports are about somebody. */
-export function incidentsOf(db: Db, studentId: string): number {
-  return db.select().from(incident).where(eq(incident.studentId, studentId)).all().length
+export function incidentsOf(scope: Scope, studentId: string): number {
+  return scope.db
+    .select()
+    .from(incident)
+    .where(mine(scope, incident, eq(incident.studentId, studentId)))
+    .all().length
 }
 
-function opened(key: HealthKey | null, { sealed, ...row }: typeof incident.$inferSelect): IncidentRecord {
+function opened(
+  key: HealthKey | null,
+  { sealed, studioId: _o, ...row }: typeof incident.$inferSelect,
+): IncidentRecord {
   return { ...row, report: key ? (unseal(key, row.id, sealed) as Incident | null) : null }
 }

@@ -7,21 +7,25 @@ import {
   real,
   sqliteTable,
   text,
-  uniqueIndex,
   type AnySQLiteColumn,
 } from 'drizzle-orm/sqlite-core'
 import type { StudioFloor } from '@/core/approaches/floor'
 import { SCOPES } from '@/core/approaches/resolve'
-import { OVERRIDE_REASONS } from '@/core/readiness/override'
+import { PARTS } from '@/core/classes/lock'
+import { OVERRIDE_REASONS } from '@/core/classes/override'
 import { CONDITIONS } from '@/core/props/inventory'
 import type { EmergencyCard } from '@/core/room/emergency'
 import type { Room } from '@/core/room/room'
+
+/** Whose row it is. Repositories set it and ask for it; no row is read without it. */
+const owned = { studioId: text('studio_id').notNull() }
 
 /** The one studio of this installation. */
 export const studio = sqliteTable(
   'studio',
   {
     id: integer('id').primaryKey(),
+    ...owned,
     name: text('name').notNull(),
     teacher: text('teacher').notNull(),
     /** The room from above, a `Room`; null until it is drawn. */
@@ -31,6 +35,8 @@ export const studio = sqliteTable(
     emergency: text('emergency', { mode: 'json' }).$type<EmergencyCard>(),
     /** Salted hash of the word that opens the health layer; null where one tap does. */
     passHash: text('pass_hash'),
+    /** Sealed with the health key: tells a lost key from the right one. */
+    keyCheck: text('key_check'),
     timeZone: text('time_zone').notNull(),
     units: text('units', { enum: ['cm', 'in'] }).notNull(),
     /** Set when the data is the demo world: the day it was made for. */
@@ -43,6 +49,7 @@ export const studio = sqliteTable(
 export const propItem = sqliteTable(
   'prop_item',
   {
+    ...owned,
     id: text('id').primaryKey(),
     shape: text('shape').notNull(),
     localName: text('local_name').notNull(),
@@ -59,6 +66,7 @@ export const propItem = sqliteTable(
 
 /** People who can help with hands, and with what. */
 export const assistant = sqliteTable('assistant', {
+  ...owned,
   id: text('id').primaryKey(),
   name: text('name').notNull(),
   trained: text('trained', { mode: 'json' }).$type<string[]>().notNull(),
@@ -70,6 +78,7 @@ export const assistant = sqliteTable('assistant', {
 export const approachChoice = sqliteTable(
   'approach_choice',
   {
+    ...owned,
     scope: text('scope', { enum: SCOPES }).notNull(),
     /** Class or student id; empty for the teacher. */
     scopeId: text('scope_id').notNull(),
@@ -77,13 +86,14 @@ export const approachChoice = sqliteTable(
     option: text('option').notNull(),
     day: text('day').notNull(),
   },
-  (t) => [primaryKey({ columns: [t.scope, t.scopeId, t.approach] })],
+  (t) => [primaryKey({ columns: [t.studioId, t.scope, t.scopeId, t.approach] })],
 )
 
 /** People who come together, with their usual hour. */
 export const group = sqliteTable(
   'class_group',
   {
+    ...owned,
     id: text('id').primaryKey(),
     name: text('name').notNull(),
     /** 1 Monday to 7 Sunday. */
@@ -97,6 +107,7 @@ export const group = sqliteTable(
 export const groupMember = sqliteTable(
   'group_member',
   {
+    ...owned,
     groupId: text('group_id')
       .notNull()
       .references(() => group.id, { onDelete: 'cascade' }),
@@ -109,6 +120,7 @@ export const groupMember = sqliteTable(
 
 /** Something that went wrong; the words are sealed with the health key. */
 export const incident = sqliteTable('incident', {
+  ...owned,
   id: text('id').primaryKey(),
   day: text('day').notNull(),
   time: text('time').notNull(),
@@ -121,6 +133,7 @@ export const incident = sqliteTable('incident', {
 export const student = sqliteTable(
   'student',
   {
+    ...owned,
     id: text('id').primaryKey(),
     name: text('name').notNull(),
     statureCm: real('stature_cm'),
@@ -140,6 +153,7 @@ export const student = sqliteTable(
 export const studentMeasure = sqliteTable(
   'student_measure',
   {
+    ...owned,
     studentId: text('student_id')
       .notNull()
       .references(() => student.id, { onDelete: 'cascade' }),
@@ -160,12 +174,15 @@ export const studentMeasure = sqliteTable(
 export const healthRecord = sqliteTable(
   'health_record',
   {
+    ...owned,
     id: text('id').primaryKey(),
     studentId: text('student_id')
       .notNull()
       .references(() => student.id, { onDelete: 'cascade' }),
     kind: text('kind', { enum: ['screening', 'clearance', 'check-in'] }).notNull(),
     day: text('day').notNull(),
+    /** Clock of the device that it was given on; empty for what came before clocks were kept. */
+    hlc: text('hlc').notNull().default(''),
     sealed: text('sealed').notNull(),
   },
   (t) => [index('health_by_student').on(t.studentId)],
@@ -175,6 +192,7 @@ export const healthRecord = sqliteTable(
 export const offerTap = sqliteTable(
   'offer_tap',
   {
+    ...owned,
     id: text('id').primaryKey(),
     studentId: text('student_id')
       .notNull()
@@ -193,6 +211,7 @@ export const offerTap = sqliteTable(
 export const savedSetup = sqliteTable(
   'saved_setup',
   {
+    ...owned,
     id: text('id').primaryKey(),
     studentId: text('student_id')
       .notNull()
@@ -208,6 +227,7 @@ export const savedSetup = sqliteTable(
 export const weighing = sqliteTable(
   'weighing',
   {
+    ...owned,
     id: text('id').primaryKey(),
     studentId: text('student_id')
       .notNull()
@@ -225,6 +245,7 @@ export const weighing = sqliteTable(
 /** Columns of every append-only fact; rows are inserted and never updated. */
 function factColumns(self: () => AnySQLiteColumn) {
   return {
+    ...owned,
     id: text('id').primaryKey(),
     deviceId: text('device_id').notNull(),
     deviceSeq: integer('device_seq').notNull(),
@@ -260,8 +281,9 @@ export const observation = sqliteTable(
     note: text('note').notNull(),
   },
   (t) => [
-    uniqueIndex('observation_device').on(t.deviceId, t.deviceSeq),
     index('observation_student').on(t.studentId, t.day),
+    index('observation_replaces').on(t.replaces),
+    index('observation_class').on(t.classId),
     check(
       'observation_has_value',
       sql`${t.withdrawn} or ${t.single} is not null or (${t.left} is not null and ${t.right} is not null)`,
@@ -289,8 +311,9 @@ export const attempt = sqliteTable(
     classId: text('class_id').references(() => classSession.id),
   },
   (t) => [
-    uniqueIndex('attempt_device').on(t.deviceId, t.deviceSeq),
     index('attempt_student').on(t.studentId, t.day),
+    index('attempt_replaces').on(t.replaces),
+    index('attempt_class').on(t.classId),
   ],
 )
 
@@ -303,15 +326,13 @@ export const placement = sqliteTable(
       .references(() => student.id, { onDelete: 'cascade' }),
     stageId: text('stage_id'),
   },
-  (t) => [
-    uniqueIndex('placement_device').on(t.deviceId, t.deviceSeq),
-    index('placement_student').on(t.studentId),
-  ],
+  (t) => [index('placement_student').on(t.studentId), index('placement_replaces').on(t.replaces)],
 )
 
 export const classSession = sqliteTable(
   'class_session',
   {
+    ...owned,
     id: text('id').primaryKey(),
     title: text('title').notNull(),
     day: text('day').notNull(),
@@ -319,11 +340,9 @@ export const classSession = sqliteTable(
     minutes: integer('minutes').notNull(),
     bays: integer('bays').notNull(),
     groupId: text('group_id').references(() => group.id, { onDelete: 'set null' }),
-    /** The plan as made or edited; null until planned. */
-    plan: text('plan', { mode: 'json' }),
-    locks: text('locks', { mode: 'json' }).notNull(),
   },
   (t) => [
+    index('class_by_day').on(t.studioId, t.day, t.startTime),
     check('class_minutes', sql`${t.minutes} between 20 and 120`),
     check('class_bays', sql`${t.bays} between 1 and 12`),
   ],
@@ -332,6 +351,7 @@ export const classSession = sqliteTable(
 export const classRoster = sqliteTable(
   'class_roster',
   {
+    ...owned,
     classId: text('class_id')
       .notNull()
       .references(() => classSession.id, { onDelete: 'cascade' }),
@@ -339,10 +359,8 @@ export const classRoster = sqliteTable(
       .notNull()
       .references(() => student.id, { onDelete: 'cascade' }),
     dropIn: integer('drop_in', { mode: 'boolean' }).notNull().default(false),
-    /** Null until somebody marks it. */
-    attended: text('attended', { enum: ['here', 'late', 'absent'] }),
   },
-  (t) => [primaryKey({ columns: [t.classId, t.studentId] })],
+  (t) => [primaryKey({ columns: [t.classId, t.studentId] }), index('roster_student').on(t.studentId)],
 )
 
 export const classEvent = sqliteTable(
@@ -356,25 +374,125 @@ export const classEvent = sqliteTable(
     atMs: integer('at_ms').notNull(),
     blockIndex: integer('block_index').notNull(),
   },
-  (t) => [
-    uniqueIndex('class_event_device').on(t.deviceId, t.deviceSeq),
-    index('class_event_class').on(t.classId),
-  ],
+  (t) => [index('class_event_class').on(t.classId), index('class_event_replaces').on(t.replaces)],
 )
 
-/** Decisions as they stood when a class ended, before and after it. */
+/** A plan as it was made or edited: rows are added, the newest counts. */
+export const classPlan = sqliteTable(
+  'class_plan',
+  {
+    ...owned,
+    id: text('id').primaryKey(),
+    classId: text('class_id')
+      .notNull()
+      .references(() => classSession.id, { onDelete: 'cascade' }),
+    /** Counts up with each plan of a class. */
+    version: integer('version').notNull(),
+    madeMs: integer('made_ms').notNull(),
+    plan: text('plan', { mode: 'json' }).notNull(),
+    /** What it was made from, sealed with the health key since it holds limits; null where none was kept. */
+    brief: text('brief'),
+  },
+  (t) => [index('plan_of_class').on(t.classId, t.version)],
+)
+
+/** A version that the teacher fixed by hand; the newest for somebody and part counts, null gives it back. */
+export const planLock = sqliteTable(
+  'plan_lock',
+  {
+    ...factColumns((): AnySQLiteColumn => planLock.id),
+    classId: text('class_id')
+      .notNull()
+      .references(() => classSession.id, { onDelete: 'cascade' }),
+    studentId: text('student_id')
+      .notNull()
+      .references(() => student.id, { onDelete: 'cascade' }),
+    part: text('part', { enum: PARTS }).notNull(),
+    stageId: text('stage_id'),
+    reason: text('reason', { enum: OVERRIDE_REASONS }),
+  },
+  (t) => [index('lock_of_class').on(t.classId), index('lock_student').on(t.studentId)],
+)
+
+/** Who came: the newest mark counts, null takes it away. */
+export const attendance = sqliteTable(
+  'attendance',
+  {
+    ...factColumns((): AnySQLiteColumn => attendance.id),
+    classId: text('class_id')
+      .notNull()
+      .references(() => classSession.id, { onDelete: 'cascade' }),
+    studentId: text('student_id')
+      .notNull()
+      .references(() => student.id, { onDelete: 'cascade' }),
+    mark: text('mark', { enum: ['here', 'late', 'absent'] }),
+  },
+  (t) => [index('attendance_class').on(t.classId), index('attendance_student').on(t.studentId)],
+)
+
+/** A drill that was done. */
+export const drillDone = sqliteTable(
+  'drill_done',
+  {
+    ...factColumns((): AnySQLiteColumn => drillDone.id),
+    studentId: text('student_id')
+      .notNull()
+      .references(() => student.id, { onDelete: 'cascade' }),
+    drillId: text('drill_id').notNull(),
+    classId: text('class_id').references(() => classSession.id, { onDelete: 'set null' }),
+    amount: real('amount'),
+  },
+  (t) => [index('drill_student').on(t.studentId, t.day), index('drill_replaces').on(t.replaces)],
+)
+
+/** A few words about a class or somebody in it. */
+export const note = sqliteTable(
+  'note',
+  {
+    ...factColumns((): AnySQLiteColumn => note.id),
+    studentId: text('student_id').references(() => student.id, { onDelete: 'cascade' }),
+    classId: text('class_id').references(() => classSession.id, { onDelete: 'cascade' }),
+    text: text('text').notNull(),
+  },
+  (t) => [index('note_student').on(t.studentId), index('note_class').on(t.classId)],
+)
+
+/** Decisions as they stood when a class ended, before and after it: versions are added, the newest counts. */
 export const classDecision = sqliteTable(
   'class_decision',
   {
+    ...owned,
     classId: text('class_id')
       .notNull()
       .references(() => classSession.id, { onDelete: 'cascade' }),
     /** No reference: once somebody is erased their decision stays under an id that nobody has. */
     studentId: text('student_id').notNull(),
+    /** Counts up: something that arrived after the end made it anew. */
+    version: integer('version').notNull(),
     before: text('before', { mode: 'json' }).notNull(),
     after: text('after', { mode: 'json' }).notNull(),
     /** What they were made from was taken away: they can be shown, not made again. */
     inputsErased: integer('inputs_erased', { mode: 'boolean' }).notNull().default(false),
   },
-  (t) => [primaryKey({ columns: [t.classId, t.studentId] })],
+  (t) => [
+    primaryKey({ columns: [t.classId, t.studentId, t.version] }),
+    index('decision_student').on(t.studentId),
+  ],
 )
+
+/**
+ * What stands for somebody today in every family, so that lists need not judge everybody anew. Triggers take a row away
+ * when facts, health, ways of working or the studio's rules change; whoever asks next judges again.
+ */
+export const currentDecision = sqliteTable('current_decision', {
+  ...owned,
+  studentId: text('student_id')
+    .primaryKey()
+    .references(() => student.id, { onDelete: 'cascade' }),
+  /** The day it was judged for: another day is judged again. */
+  day: text('day').notNull(),
+  /** Which release of the practice and the engine judged. */
+  engine: text('engine').notNull(),
+  /** Sealed with the health key: reasons hold limits. */
+  sealed: text('sealed').notNull(),
+})

@@ -1,8 +1,8 @@
 import { asc, desc, eq } from 'drizzle-orm'
 import type { Day } from '@/core/day'
 import type { Weighing } from '@/core/weighing/calibrate'
-import type { Db } from './open'
 import { savedSetup, weighing } from './schema'
+import { mine, type Scope } from './scope'
 
 export type SavedSetup = {
   readonly id: string
@@ -12,37 +12,68 @@ export type SavedSetup = {
   readonly day: Day
 }
 
-/** Setups kept for anybody, newest first. */
-export function listSavedSetups(db: Db): SavedSetup[] {
-  return db.select().from(savedSetup).orderBy(desc(savedSetup.day), desc(savedSetup.id)).all()
+/** Setups kept for somebody, newest first. */
+export function savedSetupsOf(scope: Scope, studentId: string): SavedSetup[] {
+  return scope.db
+    .select()
+    .from(savedSetup)
+    .where(mine(scope, savedSetup, eq(savedSetup.studentId, studentId)))
+    .orderBy(desc(savedSetup.day), desc(savedSetup.id))
+    .all()
 }
 
 /** Keeps a setup for somebody. The same id a second time changes nothing. */
-export function saveSetup(db: Db, saved: SavedSetup): void {
-  db.insert(savedSetup)
-    .values({ ...saved, options: { ...saved.options } })
-    .onConflictDoNothing()
+export function saveSetup(scope: Scope, saved: SavedSetup): void {
+  scope.db
+    .insert(savedSetup)
+    .values({ ...saved, studioId: scope.studioId, options: { ...saved.options } })
+    .onConflictDoNothing({ target: savedSetup.id })
     .run()
 }
 
 /** Lets a kept setup go. */
-export function removeSavedSetup(db: Db, id: string): void {
-  db.delete(savedSetup).where(eq(savedSetup.id, id)).run()
+export function removeSavedSetup(scope: Scope, id: string): void {
+  scope.db
+    .delete(savedSetup)
+    .where(mine(scope, savedSetup, eq(savedSetup.id, id)))
+    .run()
 }
 
 export type WeighingRecord = Weighing & { readonly id: string; readonly studentId: string; readonly day: Day }
 
-/** Everything that was weighed, oldest first. */
-export function listWeighings(db: Db): WeighingRecord[] {
-  return db.select().from(weighing).orderBy(asc(weighing.day), asc(weighing.id)).all()
+/** Everything that was weighed of somebody, oldest first. */
+export function weighingsOf(scope: Scope, studentId: string): WeighingRecord[] {
+  return scope.db
+    .select()
+    .from(weighing)
+    .where(mine(scope, weighing, eq(weighing.studentId, studentId)))
+    .orderBy(asc(weighing.day), asc(weighing.id))
+    .all()
+}
+
+/** Everything that was weighed of anybody, oldest first. */
+export function allWeighings(scope: Scope): WeighingRecord[] {
+  return scope.db
+    .select()
+    .from(weighing)
+    .where(mine(scope, weighing))
+    .orderBy(asc(weighing.day), asc(weighing.id))
+    .all()
 }
 
 /** Keeps a share. */
-export function addWeighing(db: Db, record: WeighingRecord): void {
-  db.insert(weighing).values(record).onConflictDoNothing().run()
+export function addWeighing(scope: Scope, record: WeighingRecord): void {
+  scope.db
+    .insert(weighing)
+    .values({ ...record, studioId: scope.studioId })
+    .onConflictDoNothing({ target: weighing.id })
+    .run()
 }
 
 /** Takes away what was weighed of somebody: their model is the usual one again. */
-export function forgetWeighings(db: Db, studentId: string): void {
-  db.delete(weighing).where(eq(weighing.studentId, studentId)).run()
+export function forgetWeighings(scope: Scope, studentId: string): void {
+  scope.db
+    .delete(weighing)
+    .where(mine(scope, weighing, eq(weighing.studentId, studentId)))
+    .run()
 }

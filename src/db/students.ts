@@ -1,8 +1,8 @@
-import { and, asc, eq, isNull } from 'drizzle-orm'
+import { asc, eq, inArray, isNull, type SQL } from 'drizzle-orm'
 import { SEGMENT_NAMES, type SegmentName } from '@/core/body/anthropometry'
 import type { Day } from '@/core/day'
-import type { Db } from './open'
 import { student, studentMeasure } from './schema'
+import { mine, type Scope } from './scope'
 
 export type StudentRecord = {
   readonly id: string
@@ -17,39 +17,65 @@ export type StudentRecord = {
 }
 
 /** Everybody still coming, by name; archived people on request. */
-export function listStudents(db: Db, { archived = false }: { archived?: boolean } = {}): StudentRecord[] {
-  const rows = db
-    .select()
-    .from(student)
-    .where(archived ? undefined : isNull(student.archivedDay))
-    .orderBy(asc(student.name))
-    .all()
-  const measures = db.select().from(studentMeasure).all()
-  return rows.map((row) => ({ ...row, measured: measuredOf(measures.filter((m) => m.studentId === row.id)) }))
+export function listStudents(
+  scope: Scope,
+  { archived = false }: { archived?: boolean } = {},
+): StudentRecord[] {
+  return studentsWhere(scope, archived ? undefined : isNull(student.archivedDay))
+}
+
+/** Some people by name, archived or not. */
+export function studentsByIds(scope: Scope, ids: readonly string[]): StudentRecord[] {
+  return studentsWhere(scope, inArray(student.id, [...ids]))
 }
 
 /** One person, archived or not. */
-export function findStudent(db: Db, id: string): StudentRecord | null {
-  const row = db.select().from(student).where(eq(student.id, id)).get()
-  if (!row) return null
-  return {
-    ...row,
-    measured: measuredOf(db.select().from(studentMeasure).where(eq(studentMeasure.studentId, id)).all()),
+export function findStudent(scope: Scope, id: string): StudentRecord | null {
+  return studentsWhere(scope, eq(student.id, id))[0] ?? null
+}
+
+/** Names alone, for lists to pick from: the lightest read of everybody still coming. */
+export function listNames(scope: Scope): { id: string; name: string }[] {
+  return scope.db
+    .select({ id: student.id, name: student.name })
+    .from(student)
+    .where(mine(scope, student, isNull(student.archivedDay)))
+    .orderBy(asc(student.name))
+    .all()
+}
+
+function studentsWhere(scope: Scope, where: SQL | undefined): StudentRecord[] {
+  const rows = scope.db
+    .select()
+    .from(student)
+    .leftJoin(studentMeasure, eq(studentMeasure.studentId, student.id))
+    .where(mine(scope, student, where))
+    .orderBy(asc(student.name), asc(student.id))
+    .all()
+  const people = new Map<string, StudentRecord>()
+  for (const { student: row, student_measure: measure } of rows) {
+    const { studioId: _o, ...fields } = row
+    const known = people.get(row.id) ?? { ...fields, measured: {} }
+    people.set(
+      row.id,
+      measure ? { ...known, measured: { ...known.measured, ...measuredOf([measure]) } } : known,
+    )
   }
+  return [...people.values()]
 }
 
 /** Adds people; ids come from the form, so a second press adds nobody twice. Returns how many were new. */
 export function addStudents(
-  db: Db,
+  scope: Scope,
   people: readonly { id: string; name: string; statureCm?: number | null; breathS?: number }[],
   day: Day,
 ): number {
   let added = 0
   for (const { id, name, statureCm = null, breathS = 5 } of people) {
-    const result = db
+    const result = scope.db
       .insert(student)
-      .values({ id, name, statureCm, breathS, createdDay: day })
-      .onConflictDoNothing()
+      .values({ studioId: scope.studioId, id, name, statureCm, breathS, createdDay: day })
+      .onConflictDoNothing({ target: student.id })
       .run()
     added += result.changes
   }
@@ -58,7 +84,7 @@ export function addStudents(
 
 /** Saves a profile: name, stature, breath and every measured length (absent ones go back to estimates). */
 export function saveProfile(
-  db: Db,
+  scope: Scope,
   id: string,
   profile: {
     name: string
@@ -70,25 +96,31 @@ export function saveProfile(
   day: Day,
 ): boolean {
   const { name, statureCm, breathS, contact, measured } = profile
-  const { changes } = db
+  const { changes } = scope.db
     .update(student)
     .set({ name, statureCm, breathS, contact })
-    .where(eq(student.id, id))
+    .where(mine(scope, student, eq(student.id, id)))
     .run()
   if (changes === 0) return false
-  db.delete(studentMeasure).where(eq(studentMeasure.studentId, id)).run()
+  scope.db
+    .delete(studentMeasure)
+    .where(mine(scope, studentMeasure, eq(studentMeasure.studentId, id)))
+    .run()
   for (const [segment, valueCm] of Object.entries(measured))
-    db.insert(studentMeasure).values({ studentId: id, segment, valueCm, day }).run()
+    scope.db
+      .insert(studentMeasure)
+      .values({ studioId: scope.studioId, studentId: id, segment, valueCm, day })
+      .run()
   return true
 }
 
 /** Puts somebody away, or brings them back when `day` is null. Nothing about them is lost. */
-export function setArchived(db: Db, id: string, day: Day | null): boolean {
+export function setArchived(scope: Scope, id: string, day: Day | null): boolean {
   return (
-    db
+    scope.db
       .update(student)
       .set({ archivedDay: day })
-      .where(and(eq(student.id, id)))
+      .where(mine(scope, student, eq(student.id, id)))
       .run().changes > 0
   )
 }

@@ -1,14 +1,13 @@
-import { eq } from 'drizzle-orm'
 import { NO_FLOOR, type StudioFloor } from '@/core/approaches/floor'
-import { library } from '@/core/practice/library'
+import type { Library } from '@/core/practice/library'
 import { countOf, houseWords, stockFrom } from '@/core/props/inventory'
 import type { Stock } from '@/core/props/stock'
 import { EMPTY_CARD, type EmergencyCard } from '@/core/room/emergency'
 import { usableBays, type Room } from '@/core/room/room'
 import type { LengthUnit } from '@/core/units'
 import { listProps } from './inventory'
-import type { Db } from './open'
 import { studio } from './schema'
+import { mine, type Scope } from './scope'
 
 /** What is set for the studio as a whole. */
 export type StudioSettings = {
@@ -20,6 +19,8 @@ export type StudioSettings = {
   readonly emergency: EmergencyCard
   /** Salted hash of the word that opens the health layer. */
   readonly passHash: string | null
+  /** Sealed with the health key: tells a lost key from the right one; null until something is sealed. */
+  readonly keyCheck: string | null
   readonly timeZone: string
   readonly units: LengthUnit
   readonly demoAsOf: string | null
@@ -45,16 +46,16 @@ const EMPTY_STUDIO: StudioSettings = {
   floor: NO_FLOOR,
   emergency: EMPTY_CARD,
   passHash: null,
+  keyCheck: null,
   timeZone: 'Europe/London',
   units: 'cm',
   demoAsOf: null,
 }
 
 /** The studio's settings with its bays and stock counted. */
-export function readStudio(db: Db): StudioRecord {
-  const settings = readSettings(db)
-  const props = listProps(db)
-  const practice = library()
+export function readStudio(scope: Scope, practice: Library): StudioRecord {
+  const settings = readSettings(scope)
+  const props = listProps(scope)
   return {
     ...settings,
     bays: settings.room ? usableBays(settings.room).length : 0,
@@ -65,14 +66,15 @@ export function readStudio(db: Db): StudioRecord {
   }
 }
 
-function readSettings(db: Db): StudioSettings {
-  const row = db.select().from(studio).where(eq(studio.id, 1)).get()
+function readSettings(scope: Scope): StudioSettings {
+  const row = scope.db.select().from(studio).where(mine(scope, studio)).get()
   if (!row) return EMPTY_STUDIO
-  return { ...row, floor: row.floor ?? NO_FLOOR, emergency: row.emergency ?? EMPTY_CARD }
+  const { studioId: _o, id: _i, ...settings } = row
+  return { ...settings, floor: row.floor ?? NO_FLOOR, emergency: row.emergency ?? EMPTY_CARD }
 }
 
 /** Changes some settings and leaves the others. */
-export function saveStudio(db: Db, changes: Partial<StudioSettings>): void {
-  const next = { ...readSettings(db), ...changes, id: 1 }
-  db.insert(studio).values(next).onConflictDoUpdate({ target: studio.id, set: next }).run()
+export function saveStudio(scope: Scope, changes: Partial<StudioSettings>): void {
+  const next = { ...readSettings(scope), ...changes, id: 1, studioId: scope.studioId }
+  scope.db.insert(studio).values(next).onConflictDoUpdate({ target: studio.id, set: next }).run()
 }

@@ -1,23 +1,25 @@
 'use client'
 
+import type { IDBPObjectStore } from 'idb'
 import { v7 } from 'uuid'
-import { readHlc, tick, writeHlc } from '@/core/teaching/hlc'
+import { readHlc, tick, writeHlc } from '@/core/facts/hlc'
+import type { Stamp } from '@/core/facts/stamp'
+import { studioDay, studioNowMs } from './clock'
+import { deviceDb, STRICT } from './store'
 
-/** What the device puts on every fact, so that a tap sent twice counts once and a moved clock reorders nothing. */
-export type Stamp = { id: string; deviceId: string; deviceSeq: number; hlc: string }
-
-const DEVICE_KEY = 'levitar.device'
-const SEQUENCE_KEY = 'levitar.sequence'
-const CLOCK_KEY = 'levitar.clock'
+const DEVICE = 'device'
+const SEQUENCE = 'sequence'
+const CLOCK = 'clock'
 
 /** A fresh stamp; call it once for each thing somebody does, and send the same one again on a retry. */
-export function newStamp(): Stamp {
-  const deviceId = remembered(DEVICE_KEY, () => v7())
-  const deviceSeq = Number(localStorage.getItem(SEQUENCE_KEY) ?? '0') + 1
-  localStorage.setItem(SEQUENCE_KEY, String(deviceSeq))
-  const hlc = writeHlc(tick(readHlc(localStorage.getItem(CLOCK_KEY) ?? ''), Date.now()), deviceId)
-  localStorage.setItem(CLOCK_KEY, hlc)
-  return { id: v7(), deviceId, deviceSeq, hlc }
+export async function newStamp(): Promise<Stamp> {
+  const db = await deviceDb().catch(() => null)
+  // A form works in a browser that keeps nothing: only what waits on the device needs one that does.
+  if (!db) return makeshift()
+  const tx = db.transaction('kept', 'readwrite', STRICT)
+  const stamp = await nextStamp(tx.objectStore('kept'))
+  await tx.done
+  return stamp
 }
 
 /** An id for something that is made once on this device. */
@@ -25,10 +27,24 @@ export function newId(): string {
   return v7()
 }
 
-function remembered(key: string, make: () => string): string {
-  const kept = localStorage.getItem(key)
-  if (kept) return kept
-  const made = make()
-  localStorage.setItem(key, made)
-  return made
+function makeshift(): Stamp {
+  const deviceId = v7()
+  const hlc = writeHlc({ ms: studioNowMs(), counter: 0 }, deviceId)
+  return { id: v7(), deviceId, deviceSeq: 1, hlc, day: studioDay() }
+}
+
+export type KeptStore = Pick<
+  IDBPObjectStore<{ kept: { key: string; value: unknown } }, ['kept'], 'kept', 'readwrite'>,
+  'get' | 'put'
+>
+
+/** The next stamp inside a transaction that is open: two tabs wait for each other there and never count the same. */
+export async function nextStamp(kept: KeptStore): Promise<Stamp> {
+  const [known, sequence, clock] = await Promise.all([kept.get(DEVICE), kept.get(SEQUENCE), kept.get(CLOCK)])
+  const deviceId = typeof known === 'string' ? known : v7()
+  const deviceSeq = (typeof sequence === 'number' ? sequence : 0) + 1
+  const last = readHlc(typeof clock === 'string' ? clock : '')
+  const hlc = writeHlc(tick(last, studioNowMs()), deviceId)
+  await Promise.all([kept.put(deviceId, DEVICE), kept.put(deviceSeq, SEQUENCE), kept.put(hlc, CLOCK)])
+  return { id: v7(), deviceId, deviceSeq, hlc, day: studioDay() }
 }

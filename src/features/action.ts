@@ -3,37 +3,29 @@ import { revalidatePath } from 'next/cache'
 import type { z } from 'zod'
 import { forgetCopies, settle, sharedDb } from '@/db/open'
 import { problem, type Answer } from './answer'
-import { context, type Context } from './context'
-import { layerOpen } from './health/layer'
+import { contextFor, type Context, type Privacy } from './context'
+import { practiceFields, type PracticeFields } from './fields'
+import { privacyHere } from './layer'
+
+type Options = { refresh?: boolean; layer?: boolean; erases?: boolean }
 
 /**
- * The one wrapper round every server action: parse, authorise, one transaction, a typed answer.
- * `refresh: false` leaves the page as it is: on the floor a connection that breaks during a refresh would take the
- * page away, and the screen keeps its own state there.
+ * The one wrapper round every server action: who, parse, authorise, one transaction, a typed answer.
+ * `refresh: false` leaves the page as it is.
  * `layer: true` asks for open health notes on the screen that sends it.
  * `erases: true` empties the store's log afterwards and removes the copies set aside before updates, so that no byte of
  * what was removed stays.
  * Whatever arrives is treated as unknown; a parse failure comes back beside its field and stores nothing.
+ * @param schema what is taken, or how to make it from fields that know the practice
  */
 export function action<S extends z.ZodType, T>(
-  schema: S,
+  schema: S | ((fields: PracticeFields) => S),
   run: (context: Context, input: z.output<S>) => Answer<T>,
-  {
-    refresh = true,
-    layer = false,
-    erases = false,
-  }: { refresh?: boolean; layer?: boolean; erases?: boolean } = {},
+  { refresh = true, layer = false, erases = false }: Options = {},
 ): (raw: z.input<S>) => Promise<Answer<T>> {
   return async (raw) => {
-    const parsed = await schema.safeParseAsync(raw)
-    if (!parsed.success)
-      return {
-        ok: false,
-        problems: parsed.error.issues.map(({ path, message }) => ({ path: path.join('.'), message })),
-      }
-    if (layer && !(await layerOpen()))
-      return problem('The health notes are shut. Open them and send again; what you typed is still here.')
-    const answer = attempt(() => sharedDb().transaction((tx) => run(context(tx), parsed.data)))
+    const privacy = await privacyHere()
+    const answer = attempt(() => transact(privacy, schema, run, raw, layer))
     if (answer.ok && erases) {
       settle()
       forgetCopies()
@@ -43,12 +35,42 @@ export function action<S extends z.ZodType, T>(
   }
 }
 
+function transact<S extends z.ZodType, T>(
+  privacy: Privacy,
+  schema: S | ((fields: PracticeFields) => S),
+  run: (context: Context, input: z.output<S>) => Answer<T>,
+  raw: unknown,
+  layer: boolean,
+): Answer<T> {
+  return inOneGo((ctx) => {
+    const parsed = (typeof schema === 'function' ? schema(practiceFields(ctx)) : schema).safeParse(raw)
+    if (!parsed.success)
+      return {
+        ok: false,
+        problems: parsed.error.issues.map(({ path, message }) => ({ path: path.join('.'), message })),
+      }
+    if (layer && !ctx.privacy.notesOpen)
+      return problem('The health notes are shut. Open them and send again; what you typed is still here.')
+    return run(ctx, parsed.data)
+  }, privacy)
+}
+
+/** One transaction that waits for its turn to write, so that a held lock delays and does not refuse. */
+export function inOneGo<T>(work: (ctx: Context) => T, privacy: Privacy): T {
+  return sharedDb().transaction((tx) => work(contextFor(privacy, tx)), { behavior: 'immediate' })
+}
+
 function attempt<T>(work: () => Answer<T>): Answer<T> {
   try {
     return work()
   } catch (error) {
-    // Only the kind of error is logged: the message of a failed query can carry what somebody typed.
-    console.error('action failed', error instanceof Error ? error.name : typeof error)
+    logFailure('action', error)
     return problem('That could not be stored. Nothing was changed; try once more.')
   }
+}
+
+/** Only the kind of error is logged: the message of a failed query can carry what somebody typed. */
+export function logFailure(what: string, error: unknown): void {
+  const code = error instanceof Error && 'code' in error ? String(error.code) : ''
+  console.error(`${what} failed`, error instanceof Error ? error.name : typeof error, code)
 }

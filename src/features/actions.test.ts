@@ -14,7 +14,8 @@ const load = async () => ({
   readinessQueries: await import('./readiness/person-queries'),
   plans: await import('./plans/actions'),
   planQueries: await import('./plans/queries'),
-  teaching: await import('./teaching/actions'),
+  facts: await import('./facts/actions'),
+  context: await import('./context'),
   teachingQueries: await import('./teaching/queries'),
   today: await import('./today/actions'),
   todayQueries: await import('./today/queries'),
@@ -28,16 +29,22 @@ beforeAll(async () => {
 const { v7, stamp } = ownDevice(11, DAY)
 const ids = Array.from({ length: 60 }, () => v7())
 const two = [v7(), v7()]
+const here = () => app.context.contextFor({ hidden: false, notesOpen: true })
+const personOf = (id: string) =>
+  app.readinessQueries.personReadiness(here(), id, { family: 'FS', withTurnings: false, withAll: false })
 const byName = (name: string) => {
-  const found = app.studentQueries.studentLists().current.find((s) => s.name === name)
+  const found = app.studentQueries.studentLists(here()).current.find((s) => s.name === name)
   if (!found) throw new Error(`nobody called ${name}`)
   return found
 }
 const result = (studentId: string, part: object = {}) => ({
   ...stamp(),
+  kind: 'observation' as const,
   studentId,
   checkId: 'CK-dolphin-hold',
-  single: '34',
+  typed: { single: '34' },
+  units: 'cm' as const,
+  ...{ aid: '', help: 'alone' as const, arms: null, observer: '', classId: null },
   aided: false,
   valid: true,
   watched: true,
@@ -49,7 +56,12 @@ const result = (studentId: string, part: object = {}) => ({
 
 describe('from nothing', () => {
   it('starts empty and asks for names, then for the room', async () => {
-    expect(app.todayQueries.todayData()).toEqual({ state: 'empty', people: 0, wallSet: false })
+    expect(app.todayQueries.todayData(here())).toEqual({
+      state: 'empty',
+      people: 0,
+      wallSet: false,
+      keyLost: '',
+    })
     const added = value(
       await app.students.addPastedNames({ text: 'Ines Calder\nTomas Reyle\nWren Haskett\nOdile Voss', ids }),
     )
@@ -61,7 +73,7 @@ describe('from nothing', () => {
       refusedAt(await app.today.startRoom({ wall: '7.2 m', blocks: 'some', straps: '', ids: two })),
     ).toEqual(['blocks'])
     value(await app.today.startRoom({ wall: '7.2 m', blocks: '6', straps: '2', ids: two }))
-    expect(app.todayQueries.todayData()).toEqual({ state: 'no-class', people: 4, bays: 6 })
+    expect(app.todayQueries.todayData(here())).toEqual({ state: 'no-class', people: 4, bays: 6, keyLost: '' })
   })
   it('adds the same paste once, and known names not at all', async () => {
     expect(
@@ -69,7 +81,7 @@ describe('from nothing', () => {
         await app.students.addPastedNames({ text: 'Ines Calder\nPriya Dunmore', ids: ids.map(() => v7()) }),
       ),
     ).toEqual({ added: 1, known: 1 })
-    expect(app.studentQueries.studentLists().current).toHaveLength(5)
+    expect(app.studentQueries.studentLists(here()).current).toHaveLength(5)
   })
   it.each([
     ['', 'text'],
@@ -99,7 +111,7 @@ describe('one person', () => {
     value(await app.students.saveStudent(profile({ measured: { upperArm: '30.5' } })))
     const stored = byName('Ines Calder')
     expect(stored).toMatchObject({ statureCm: 168, breathS: 4.5, measured: { upperArm: 30.5 } })
-    expect(app.studentQueries.profileValues(stored)).toMatchObject({
+    expect(app.studentQueries.profileValues(here(), stored)).toMatchObject({
       stature: '168 cm',
       breath: '4.5',
       measured: { upperArm: '30.5 cm' },
@@ -107,7 +119,7 @@ describe('one person', () => {
   })
   it('keeps the exact number when a rounded one is sent back untouched', async () => {
     value(await app.studio.setUnits('in'))
-    const shown = app.studentQueries.profileValues(byName('Ines Calder'))
+    const shown = app.studentQueries.profileValues(here(), byName('Ines Calder'))
     expect(shown.stature).toBe('5 ft 6 in')
     value(await app.students.saveStudent(profile({ stature: shown.stature, measured: shown.measured })))
     expect(byName('Ines Calder')).toMatchObject({ statureCm: 168, measured: { upperArm: 30.5 } })
@@ -130,7 +142,7 @@ describe('one person', () => {
   it('archives and brings back', async () => {
     const { id } = byName('Priya Dunmore')
     value(await app.students.archive({ id, back: false }))
-    expect(app.studentQueries.studentLists().archived.map((s) => s.name)).toEqual(['Priya Dunmore'])
+    expect(app.studentQueries.studentLists(here()).archived.map((s) => s.name)).toEqual(['Priya Dunmore'])
     value(await app.students.archive({ id, back: true }))
     expect(refusedAt(await app.students.archive({ id: v7(), back: true }))).toEqual([''])
   })
@@ -138,7 +150,9 @@ describe('one person', () => {
     const one = { id: v7(), name: 'Maud Ferrier', stature: `5'1"` }
     value(await app.students.addOne(one))
     value(await app.students.addOne(one))
-    expect(app.studentQueries.studentLists().current.filter((s) => s.name === 'Maud Ferrier')).toHaveLength(1)
+    expect(
+      app.studentQueries.studentLists(here()).current.filter((s) => s.name === 'Maud Ferrier'),
+    ).toHaveLength(1)
     expect(refusedAt(await app.students.addOne({ ...one, id: v7(), stature: 'tall' }))).toEqual(['stature'])
   })
 })
@@ -146,48 +160,54 @@ describe('one person', () => {
 describe('results and decisions', () => {
   it('stores a result once however often it is sent', async () => {
     const input = result(byName('Wren Haskett').id)
-    value(await app.readiness.recordObservation(input))
-    value(await app.readiness.recordObservation(input))
-    expect(app.readinessQueries.personReadiness(input.studentId)?.history).toHaveLength(1)
+    value(await app.facts.recordFact(input))
+    value(await app.facts.recordFact(input))
+    expect(personOf(input.studentId)?.history).toHaveLength(1)
   })
   it('a correction stands in for the earlier entry; a withdrawal leaves nothing', async () => {
     const { id } = byName('Wren Haskett')
-    const [first] = app.readinessQueries.personReadiness(id)!.history
-    value(await app.readiness.recordObservation(result(id, { single: '20', replaces: first!.id })))
-    const [corrected] = app.readinessQueries.personReadiness(id)!.history
+    const [first] = personOf(id)!.history
+    value(await app.facts.recordFact(result(id, { typed: { single: '20' }, replaces: first!.id })))
+    const [corrected] = personOf(id)!.history
     expect(corrected).toMatchObject({ result: '20 s', corrects: true })
     value(
-      await app.readiness.withdrawObservation({ ...stamp(), studentId: id, observationId: corrected!.id }),
+      await app.facts.recordFact({
+        ...stamp(),
+        kind: 'taken-back',
+        of: 'observation',
+        studentId: id,
+        target: corrected!.id,
+      }),
     )
-    expect(app.readinessQueries.personReadiness(id)!.history).toEqual([])
+    expect(personOf(id)!.history).toEqual([])
   })
   it.each([
-    [{ single: '' }, 'single'],
-    [{ single: '-3' }, 'single'],
-    [{ single: '4000' }, 'single'],
-    [{ single: 'long' }, 'single'],
+    [{ typed: { single: '' } }, 'typed.single'],
+    [{ typed: { single: '-3' } }, 'typed.single'],
+    [{ typed: { single: '4000' } }, 'typed.single'],
+    [{ typed: { single: 'long' } }, 'typed.single'],
     [{ checkId: 'CK-trapeze' }, 'checkId'],
     [{ note: 'n'.repeat(281) }, 'note'],
     [{ faults: ['FT-trapeze'] }, 'faults'],
     [{ studentId: v7() }, ''],
     [{ replaces: v7() }, ''],
-    [{ checkId: 'CK-leg-lift-forearm', left: '5', right: '' }, 'right'],
+    [{ checkId: 'CK-leg-lift-forearm', typed: { left: '5', right: '' } }, 'typed.right'],
   ])('refuses %p', async (part, at) => {
-    expect(refusedAt(await app.readiness.recordObservation(result(byName('Wren Haskett').id, part)))).toEqual(
-      [at],
-    )
-    expect(app.readinessQueries.personReadiness(byName('Wren Haskett').id)!.history).toEqual([])
+    expect(refusedAt(await app.facts.recordFact(result(byName('Wren Haskett').id, part)))).toEqual([at])
+    expect(personOf(byName('Wren Haskett').id)!.history).toEqual([])
   })
   it('places by eye, shows it on the board with its reasons, and takes it back', async () => {
     const { id } = byName('Tomas Reyle')
-    value(await app.readiness.placeByEye({ ...stamp(), studentId: id, stageId: 'FS-05' }))
-    expect(app.readinessQueries.personReadiness(id)?.decision.reasons[0]).toBe(
+    value(await app.facts.recordFact({ ...stamp(), kind: 'placement', studentId: id, stageId: 'FS-05' }))
+    expect(personOf(id)?.decision.reasons[0]).toBe(
       'Placed by eye at Dolphin, one leg lifted (FS-05) on 10 Mar 2026.',
     )
-    value(await app.readiness.placeByEye({ ...stamp(), studentId: id, stageId: null }))
-    expect(app.readinessQueries.personReadiness(id)?.placed).toBe(false)
+    value(await app.facts.recordFact({ ...stamp(), kind: 'placement', studentId: id, stageId: null }))
+    expect(personOf(id)?.placed).toBe(false)
     expect(
-      refusedAt(await app.readiness.placeByEye({ ...stamp(), studentId: id, stageId: 'FS-99' })),
+      refusedAt(
+        await app.facts.recordFact({ ...stamp(), kind: 'placement', studentId: id, stageId: 'FS-99' }),
+      ),
     ).toEqual(['stageId'])
   })
 })
@@ -196,6 +216,7 @@ describe('a class', () => {
   const classId = v7()
   const record = (part: object = {}) => ({
     id: classId,
+    planId: v7(),
     title: 'First evening',
     day: '2026-03-10',
     startTime: '18:30',
@@ -218,8 +239,12 @@ describe('a class', () => {
   it('is planned, changed by hand, taught, ended, and says what changed', async () => {
     const { id: ines } = byName('Ines Calder')
     value(await app.plans.createClass(record()))
-    expect(app.planQueries.planView(classId)).toMatchObject({ planned: true, people: 3, violations: [] })
-    expect(app.todayQueries.todayData()).toMatchObject({
+    expect(app.planQueries.planView(here(), classId)).toMatchObject({
+      planned: true,
+      people: 3,
+      violations: [],
+    })
+    expect(app.todayQueries.todayData(here())).toMatchObject({
       state: 'class',
       id: classId,
       isToday: true,
@@ -228,27 +253,46 @@ describe('a class', () => {
 
     value(
       await app.plans.setVersion({
-        id: classId,
+        ...stamp(),
+        kind: 'lock',
+        planId: v7(),
+        classId,
         studentId: ines,
         part: 'waves',
         stageId: 'FS-09',
         reason: 'spotter-beside',
       }),
     )
-    expect(app.planQueries.planView(classId)?.violations).toEqual([
+    expect(app.planQueries.planView(here(), classId)?.violations).toEqual([
       'Ines Calder: Dolphin hops (FS-09) is your call, above what is recorded.',
     ])
-    value(await app.plans.clearVersion({ id: classId, studentId: ines, part: 'waves' }))
-    expect(app.planQueries.planView(classId)?.violations).toEqual([])
+    value(
+      await app.plans.setVersion({
+        ...stamp(),
+        ...{
+          kind: 'lock',
+          planId: v7(),
+          classId,
+          studentId: ines,
+          part: 'waves',
+          stageId: null,
+          reason: null,
+        },
+      }),
+    )
+    expect(app.planQueries.planView(here(), classId)?.violations).toEqual([])
 
-    const event = (kind: 'started' | 'block' | 'ended', blockIndex = 0) => {
+    const event = (what: 'started' | 'block' | 'ended', blockIndex = 0) => {
       const made = stamp()
-      return { ...made, classId, kind, atMs: 1_000_000 + made.deviceSeq, blockIndex }
+      const atMs = 1_000_000 + made.deviceSeq
+      return { ...made, kind: 'class-event' as const, classId, event: what, atMs, blockIndex }
     }
-    value(await app.teaching.recordEvent(event('started')))
-    expect(refusedAt(await app.plans.planAgain({ id: classId }))).toEqual([''])
+    value(await app.facts.recordFact(event('started')))
+    expect(refusedAt(await app.plans.planAgain({ id: classId, planId: v7() }))).toEqual([''])
     const attempt = {
       ...stamp(),
+      kind: 'attempt' as const,
+      ...{ setupId: null, lead: null, seconds: null },
       classId,
       studentId: ines,
       stageId: 'FS-01',
@@ -259,27 +303,24 @@ describe('a class', () => {
       faults: [],
       endedBy: null,
       replaces: null,
-      withdrawn: false,
     }
-    value(await app.teaching.recordAttempt(attempt))
-    value(await app.teaching.recordAttempt(attempt))
+    value(await app.facts.recordFact(attempt))
+    value(await app.facts.recordFact(attempt))
     expect(
-      refusedAt(
-        await app.teaching.recordAttempt({ ...attempt, ...stamp(), studentId: byName('Odile Voss').id }),
-      ),
+      refusedAt(await app.facts.recordFact({ ...attempt, ...stamp(), studentId: byName('Odile Voss').id })),
     ).toEqual([''])
-    expect(app.teachingQueries.teachData(classId)?.recorded).toHaveLength(1)
-    expect(value(await app.teaching.recordEvent(event('ended')))).toBe('ended')
+    expect(app.teachingQueries.teachData(here(), classId)?.recorded).toHaveLength(1)
+    expect(value(await app.facts.recordFact(event('ended')))).toBe('stored')
 
-    const changes = app.teachingQueries.changesOf(classId)
-    expect(changes?.changes[0]).toMatchObject({ name: 'Ines Calder', changed: true, from: 'offer' })
+    const changes = app.teachingQueries.changesOf(here(), classId)
+    expect(changes?.changes[0]).toMatchObject({ name: 'Ines Calder', changed: true })
     expect(changes?.changes[0]?.after.standing).toBe('Forearm table (FS-01)')
-    expect(app.teachingQueries.endedClasses()).toMatchObject([
+    expect(app.teachingQueries.endedClasses(here(), null).classes).toMatchObject([
       { title: 'First evening', changed: 1, people: 3 },
     ])
 
     // A tap that arrives after the end still counts.
-    value(await app.teaching.recordAttempt({ ...attempt, ...stamp(), studentId: byName('Tomas Reyle').id }))
-    expect(app.teachingQueries.endedClasses()[0]?.changed).toBe(2)
+    value(await app.facts.recordFact({ ...attempt, ...stamp(), studentId: byName('Tomas Reyle').id }))
+    expect(app.teachingQueries.endedClasses(here(), null).classes[0]?.changed).toBe(2)
   })
 })

@@ -4,7 +4,9 @@ import { spansOf, type Spans } from '@/core/body/spans'
 import type { StudentRecord } from '@/db/students'
 
 /** What somebody's own fist, hand and foot measure; the usual ones where no height is known. */
-export function spansOfStudent({ statureCm, measured }: StudentRecord): Spans {
-  const body = statureCm === null ? null : estimateBody({ statureCm, measured })
+export function spansOfStudent(student: StudentRecord | null): Spans {
+  const body = student?.statureCm
+    ? estimateBody({ statureCm: student.statureCm, measured: student.measured })
+    : null
   return spansOf(body?.ok ? body.value : null)
 }

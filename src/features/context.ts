@@ -1,24 +1,50 @@
 import 'server-only'
 import type { Day } from '@/core/day'
+import type { Library } from '@/core/practice/library'
+import { keyOf, type KeyState } from '@/db/health-key'
 import { dataFolder, sharedDb, type Db } from '@/db/open'
-import { healthKey, healthKeyFile, type HealthKey } from '@/db/health-codec'
+import { HOME, type Scope } from '@/db/scope'
 import { readStudio, type StudioRecord } from '@/db/studio'
 import { now, today } from './clock'
+import { practiceOf } from './practice'
 
+/** Who asks. The single owner is the only user so far. */
+export type Actor = { readonly role: 'owner' }
+
+/** What this screen may show. */
+export type Privacy = {
+  /** Whether even the words of limits are hidden. */
+  readonly hidden: boolean
+  /** Whether answers, clearances and reports may be sent to it. */
+  readonly notesOpen: boolean
+}
+
+/** A screen of which nothing is known shows nothing. */
+export const SHUT: Privacy = { hidden: true, notesOpen: false }
+
+/** Everything a page or an action works with. It is handed down; nothing reaches for it. */
 export type Context = {
-  readonly db: Db
+  readonly actor: Actor
+  readonly scope: Scope
+  readonly practice: Library
   readonly studio: StudioRecord
-  readonly today: Day
-  readonly nowMs: number
+  readonly clock: { readonly today: Day; readonly nowMs: number }
+  readonly privacy: Privacy
+  readonly health: KeyState
 }
 
-/** What a page or action works with. The single owner is the only user so far; accounts change this function. */
-export function context(db: Db = sharedDb()): Context {
-  const studio = readStudio(db)
-  return { db, studio, today: today(studio.timeZone), nowMs: now().getTime() }
-}
-
-/** The key of the health layer; null where its file is broken, and then everything else still works. */
-export function keyOfHealth(): HealthKey | null {
-  return healthKey(healthKeyFile(dataFolder()))
+/** A context for a screen, on the shared connection or a transaction on it. */
+export function contextFor(privacy: Privacy, db: Db = sharedDb()): Context {
+  const scope = { db, studioId: HOME }
+  const practice = practiceOf(scope)
+  const studio = readStudio(scope, practice)
+  return {
+    actor: { role: 'owner' },
+    scope,
+    practice,
+    studio,
+    clock: { today: today(studio.timeZone), nowMs: now().getTime() },
+    privacy,
+    health: keyOf(scope, dataFolder(), studio.keyCheck),
+  }
 }

@@ -1,7 +1,7 @@
-import { copyFileSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { copyFileSync, existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { demoWorld } from '@/core/simulate/demo'
-import { ownData, ownDevice, refusedAt, value } from '@/testing/actions'
+import { ownData, ownDevice, refusedAt, seedWorld, value } from '@/testing/actions'
 import { CookieJar } from '@/testing/cookies'
 
 const mockJar = new CookieJar()
@@ -15,7 +15,7 @@ const folder = ownData('people', DAY)
 const load = async () => ({
   health: await import('./health/actions'),
   healthQueries: await import('./health/queries'),
-  layer: await import('./health/layer'),
+  layer: await import('./layer'),
   layerActions: await import('./health/layer-actions'),
   approaches: await import('./approaches/actions'),
   approachQueries: await import('./approaches/queries'),
@@ -33,7 +33,7 @@ const load = async () => ({
   planQueries: await import('./plans/queries'),
   readiness: await import('./readiness/person-queries'),
   board: await import('./readiness/board-queries'),
-  teaching: await import('./teaching/actions'),
+  facts: await import('./facts/actions'),
   teachingQueries: await import('./teaching/queries'),
   today: await import('./today/queries'),
   context: await import('./context'),
@@ -42,16 +42,21 @@ let app: Awaited<ReturnType<typeof load>>
 const world = demoWorld(DAY)
 beforeAll(async () => {
   app = await load()
-  const { seedDemo } = await import('@/db/seed')
-  const { db } = app.context.context()
-  seedDemo(db, world, DAY, app.context.keyOfHealth())
+  await seedWorld(DAY)
 })
 
-const { v7 } = ownDevice(21, DAY)
+const { v7, stamp } = ownDevice(21, DAY)
+/** A screen where nothing is hidden, and one that others can see. */
+const shown = (notesOpen = true) => app.context.contextFor({ hidden: false, notesOpen })
+const hidden = () => app.context.contextFor({ hidden: true, notesOpen: false })
 const refused = refusedAt
 const idOf = (name: string): string => world.students.find((s) => s.name === name)?.id ?? ''
 const tonight = (): string => world.classes.at(-1)?.id ?? ''
 const open = () => app.layerActions.openLayer('')
+const screeningOf = (name: string) =>
+  app.studentQueries.screeningStates(shown(), [idOf(name)]).get(idOf(name))
+const decisionOf = (id: string) =>
+  app.readiness.personReadiness(shown(), id, { family: 'FS', withTurnings: false, withAll: false })?.decision
 
 describe('the health layer', () => {
   const answers = [{ question: 'Q01', choice: 'yes' as const, options: ['high-managed'] }]
@@ -59,26 +64,25 @@ describe('the health layer', () => {
   it('shut, takes nothing from a teacher’s screen and keeps nothing of it', async () => {
     const answer = await app.health.saveScreening({ ...form, entryId: v7(), studentId: idOf('Tomas Reyle') })
     expect(answer.ok).toBe(false)
-    expect(app.healthQueries.limitsView(idOf('Tomas Reyle'), false)?.state).toMatch(/Not asked/)
+    expect(app.healthQueries.limitsView(shown(), idOf('Tomas Reyle'))?.state).toMatch(/Not asked/)
   })
   it('open, turns an answer into limits at once and shows no condition among them', async () => {
     value(await open())
     value(await app.health.saveScreening({ ...form, entryId: v7(), studentId: idOf('Tomas Reyle') }))
-    const view = app.healthQueries.limitsView(idOf('Tomas Reyle'), false)
+    const view = app.healthQueries.limitsView(shown(), idOf('Tomas Reyle'))
     expect(view?.limits.map((l) => l.word)).toContain('Barred')
     expect(JSON.stringify(view)).not.toMatch(/blood|pressure|BPH|Q01/i)
     expect(view?.closed.some((c) => c.text.includes('Instead: '))).toBe(true)
   })
   it('hidden, sends not even the words of limits', async () => {
     value(await app.layerActions.hideLimits(true))
-    expect(await app.layer.isPrivate()).toBe(true)
-    expect(await app.layer.layerOpen()).toBe(false)
-    expect(app.healthQueries.limitsView(idOf('Tomas Reyle'), true)).toMatchObject({
+    expect(await app.layer.privacyHere()).toEqual({ hidden: true, notesOpen: false })
+    expect(app.healthQueries.limitsView(hidden(), idOf('Tomas Reyle'))).toMatchObject({
       limits: [],
       closed: [],
       stages: [],
     })
-    expect(app.doorQueries.doorData(tonight(), true)?.lines.every((l) => l.limits === '')).toBe(true)
+    expect(app.doorQueries.doorData(hidden(), tonight())?.lines.every((l) => l.limits === '')).toBe(true)
     value(await app.layerActions.hideLimits(false))
   })
   it('opens only with the word once one is set, and a forged mark opens nothing', async () => {
@@ -88,11 +92,11 @@ describe('the health layer', () => {
     value(await app.layerActions.setPass({ word: 'slipway', again: 'slipway' }))
     value(await app.layerActions.shutLayer())
     expect(refused(await app.layerActions.openLayer('harbour'))).toEqual(['word'])
-    expect(await app.layer.layerOpen()).toBe(false)
+    expect((await app.layer.privacyHere()).notesOpen).toBe(false)
     mockJar.set('levitar.layer', `${Date.now() + 1e6}.${'0'.repeat(64)}`)
-    expect(await app.layer.layerOpen()).toBe(false)
+    expect((await app.layer.privacyHere()).notesOpen).toBe(false)
     value(await app.layerActions.openLayer('slipway'))
-    expect(await app.layer.layerOpen()).toBe(true)
+    expect((await app.layer.privacyHere()).notesOpen).toBe(true)
     value(await app.layerActions.setPass({ word: '', again: '' }))
   })
   it('a clearance opens its own load, and only from an open screen', async () => {
@@ -110,7 +114,7 @@ describe('the health layer', () => {
     value(await open())
     value(await app.health.saveClearance(clearance))
     const words = app.healthQueries
-      .limitsView(idOf('Tomas Reyle'), false)
+      .limitsView(shown(), idOf('Tomas Reyle'))
       ?.limits.map((l) => `${l.word} ${l.text}`)
     expect(words?.[0]).toMatch(/^Barred weight on the head/)
     expect(words?.[0]).not.toMatch(/full inversions/)
@@ -124,7 +128,7 @@ describe('the health layer', () => {
       answers: [],
     }
     value(await app.health.savePassedScreening(own))
-    expect(app.studentQueries.screeningStates().get(idOf('Ravi Ellender'))).toBe('answered')
+    expect(screeningOf('Ravi Ellender')).toBe('answered')
     const odd = { ...own, way: 'answers' as const, answers: [{ ...answers[0]!, question: 'Q99' }] }
     expect((await app.health.savePassedScreening(odd)).ok).toBe(false)
     expect((await app.health.savePassedScreening({ ...own, way: 'answers' })).ok).toBe(false)
@@ -143,22 +147,21 @@ describe('tonight’s check-in', () => {
   }
   it('lowers tonight’s ceiling, leaves the standing, and asks for what was not tapped', async () => {
     const studentId = idOf('Maud Ferrier')
-    const before = app.readiness.personReadiness(studentId)?.decision
-    value(await app.health.saveCheckIn({ ...said, entryId: v7(), studentId }))
-    expect(app.readiness.personReadiness(studentId)?.decision).toEqual(before)
-    expect(app.healthQueries.limitsView(studentId, false)?.tonight).toContain(
+    const checkIn = (words: typeof said | (Omit<typeof said, 'regions'> & { regions: [] })) =>
+      app.facts.recordFactQuietly({ ...stamp(), kind: 'check-in', studentId, words })
+    const before = decisionOf(studentId)
+    value(await checkIn(said))
+    expect(decisionOf(studentId)).toEqual(before)
+    expect(app.healthQueries.limitsView(shown(), studentId)?.tonight).toContain(
       'Left out: weight on the wrists',
     )
-    const line = app.doorQueries.doorData(tonight(), false)?.lines.find((l) => l.id === studentId)
+    const line = app.doorQueries.doorData(shown(), tonight())?.lines.find((l) => l.id === studentId)
     expect(line).toMatchObject({ checkedIn: true, touch: 'no hands' })
-    const short = { ...said, entryId: v7(), studentId, energy: null as unknown as number }
-    expect(refused(await app.health.saveCheckIn(short))).toEqual(['energy'])
-    expect(refused(await app.health.saveCheckIn({ ...said, entryId: v7(), studentId, regions: [] }))).toEqual(
-      ['regions'],
-    )
+    expect(refused(await checkIn({ ...said, energy: null as unknown as number }))).toEqual(['words.energy'])
+    expect(refused(await checkIn({ ...said, regions: [] }))).toEqual(['words.regions'])
   })
   it('sends a passed tablet names and questions, and no answer', () => {
-    const data = JSON.stringify(app.healthQueries.passData(tonight()))
+    const data = JSON.stringify(app.healthQueries.passData(shown(), tonight()))
     expect(data).toContain('Callum Strand')
     for (const word of ['Dr Alder', '"pain":', '"choice"', '"energy":', 'Barred'])
       expect([word, data.includes(word)]).toEqual([word, false])
@@ -170,16 +173,18 @@ describe('ways of working', () => {
     const at = { scope: 'class' as const, scopeId: tonight(), approach: 'A01' }
     const preview = value(await app.approaches.tryChoice({ ...at, option: 'wall' }))
     expect(preview.hides.join(' ')).toMatch(/comes on to it/)
-    expect(app.approachQueries.approachPage('class', tonight())?.questions[0]?.inForce).toBe('padded')
+    expect(app.approachQueries.approachPage(shown(), 'class', tonight())?.questions[0]?.inForce).toBe(
+      'padded',
+    )
     value(await app.approaches.choose({ ...at, option: 'wall' }))
-    expect(app.approachQueries.approachPage('class', tonight())?.questions[0]).toMatchObject({
+    expect(app.approachQueries.approachPage(shown(), 'class', tonight())?.questions[0]).toMatchObject({
       inForce: 'wall',
       from: 'this class',
       own: true,
     })
-    expect(app.approachQueries.approachPage('teacher', '')?.questions[0]?.inForce).toBe('padded')
+    expect(app.approachQueries.approachPage(shown(), 'teacher', '')?.questions[0]?.inForce).toBe('padded')
     value(await app.approaches.choose({ ...at, option: null }))
-    expect(app.approachQueries.approachPage('class', tonight())?.questions[0]?.own).toBe(false)
+    expect(app.approachQueries.approachPage(shown(), 'class', tonight())?.questions[0]?.own).toBe(false)
   })
   it('cannot loosen what the house forbids, and the house leaves one way open', async () => {
     value(await app.approaches.allowOption({ approach: 'A22', option: 'trained', allowed: false }))
@@ -197,23 +202,27 @@ describe('ways of working', () => {
     const at = { scope: 'teacher' as const, scopeId: '' }
     value(await app.approaches.applyPreset({ ...at, preset: 'strength' }))
     expect(
-      app.approachQueries.approachPage('teacher', '')?.questions.filter((q) => q.own).length,
+      app.approachQueries.approachPage(shown(), 'teacher', '')?.questions.filter((q) => q.own).length,
     ).toBeGreaterThan(4)
     value(await app.approaches.applyPreset({ ...at, preset: 'none' }))
-    expect(app.approachQueries.approachPage('teacher', '')?.questions.some((q) => q.own)).toBe(false)
+    expect(app.approachQueries.approachPage(shown(), 'teacher', '')?.questions.some((q) => q.own)).toBe(false)
     expect((await app.approaches.choose({ ...at, approach: 'A08', option: 'push' })).ok).toBe(false)
-    expect(app.approachQueries.approachPage('class', v7())).toBeNull()
+    expect(app.approachQueries.approachPage(shown(), 'class', v7())).toBeNull()
   })
 })
 
 describe('the door', () => {
   it('marks who came, takes people nobody expected, and counts again', async () => {
-    const [first] = app.doorQueries.doorData(tonight(), false)?.lines ?? []
-    value(await app.door.mark({ classId: tonight(), studentId: first?.id ?? '', attended: 'absent' }))
-    expect((await app.door.mark({ classId: tonight(), studentId: v7(), attended: 'here' })).ok).toBe(false)
-    value(await app.door.newDropIn({ classId: tonight(), studentId: v7(), name: 'Lettie Marrow' }))
-    value(await app.door.dropIn({ classId: tonight(), studentId: idOf('Ravi Ellender') }))
-    const lines = app.doorQueries.doorData(tonight(), false)?.lines ?? []
+    const [first] = app.doorQueries.doorData(shown(), tonight())?.lines ?? []
+    const mark = (studentId: string) =>
+      app.facts.recordFact({ ...stamp(), kind: 'attended', classId: tonight(), studentId, mark: 'absent' })
+    value(await mark(first?.id ?? ''))
+    expect((await mark(v7())).ok).toBe(false)
+    value(
+      await app.door.newDropIn({ classId: tonight(), studentId: v7(), name: 'Lettie Marrow', here: stamp() }),
+    )
+    value(await app.door.dropIn({ classId: tonight(), studentId: idOf('Ravi Ellender'), here: stamp() }))
+    const lines = app.doorQueries.doorData(shown(), tonight())?.lines ?? []
     expect(lines.find((l) => l.name === 'Lettie Marrow')).toMatchObject({
       dropIn: true,
       attended: 'here',
@@ -228,14 +237,14 @@ describe('the studio', () => {
   const mutable = () => JSON.parse(JSON.stringify(room)) as Parameters<typeof app.studio.saveRoom>[0]
   it('keeps a drawn room and tells what wants care; refuses one that cannot be', async () => {
     expect(value(await app.studio.saveRoom(mutable())).join(' ')).toMatch(/Bay 5 is 105 cm wide/)
-    expect(app.context.context().studio.bays).toBe(5)
+    expect(shown().studio.bays).toBe(5)
     const wrong = mutable()
     wrong.bays[0]!.fromCm = 700
     const answer = await app.studio.saveRoom(wrong)
     expect(answer.ok ? '' : answer.problems[0]?.message).toMatch(/past the end of its wall/)
   })
   it('counts the cupboard into what setups and plans may use', async () => {
-    const { stock, blocks } = app.context.context().studio
+    const { stock, blocks } = shown().studio
     expect([blocks, stock.blocks.length, stock.chairs]).toEqual([12, 12, 3])
     const line = {
       id: v7(),
@@ -247,37 +256,37 @@ describe('the studio', () => {
       checkedDay: null,
     }
     value(await app.studio.saveCupboardLine(line))
-    expect(app.context.context().studio.stock.chairs).toBe(5)
+    expect(shown().studio.stock.chairs).toBe(5)
     value(await app.studio.checkedToday({ id: line.id }))
-    expect(app.studioQueries.cupboard().lines.find((l) => l.id === line.id)?.due).toBe(false)
+    expect(app.studioQueries.cupboard(shown()).lines.find((l) => l.id === line.id)?.due).toBe(false)
     expect(refused(await app.studio.saveCupboardLine({ ...line, count: -1 }))).toEqual(['count'])
     value(await app.studio.removeCupboardLine({ id: line.id }))
   })
   it('closes a load for everybody, and only lowers the cap', async () => {
     expect(refused(await app.studio.saveFloor({ closed: [], mostAttempts: 15 }))).toEqual(['mostAttempts'])
     value(await app.studio.saveFloor({ closed: [{ tag: 'HB', level: 2 }], mostAttempts: 6 }))
-    const words = app.healthQueries.limitsView(idOf('Wren Haskett'), false)?.closed.map((c) => c.text) ?? []
+    const words = app.healthQueries.limitsView(shown(), idOf('Wren Haskett'))?.closed.map((c) => c.text) ?? []
     expect(words.join(' ')).toMatch(/Not done in this room/)
     value(await app.studio.saveFloor({ closed: [], mostAttempts: null }))
   })
   it('knows who helps today, what hangs by the door, and its zone', async () => {
-    const [bram] = app.studioQueries.helpers().people
+    const [bram] = app.studioQueries.helpers(shown()).people
     value(await app.studio.saveHelper({ id: bram!.id, name: 'Bram Teale', trained: [], willing: false }))
-    expect(app.studioQueries.helpers().people[0]?.willing).toBe(false)
-    expect(app.studioQueries.emergencyView().missing).toEqual([])
+    expect(app.studioQueries.helpers(shown()).people[0]?.willing).toBe(false)
+    expect(app.studioQueries.emergencyView(shown()).missing).toEqual([])
     expect(refused(await app.studio.saveNames({ name: '', teacher: '', timeZone: 'Mars/Base' }))).toEqual([
       'timeZone',
     ])
   })
   it('plans the next class of a group on its own weekday', async () => {
-    const [group] = app.groupQueries.groupViews().groups
-    expect(app.planQueries.newClassData(group?.id).start).toMatchObject({
+    const [group] = app.groupQueries.groupViews(shown()).groups
+    expect(app.planQueries.newClassData(shown(), group?.id).start).toMatchObject({
       day: DAY,
       startTime: '18:30',
       minutes: 75,
     })
     value(await app.groups.keepGroup({ ...group!, weekday: 4, members: [idOf('Ines Calder')] }))
-    expect(app.planQueries.newClassData(group?.id).start).toMatchObject({
+    expect(app.planQueries.newClassData(shown(), group?.id).start).toMatchObject({
       day: '2026-03-12',
       roster: [idOf('Ines Calder')],
     })
@@ -302,9 +311,10 @@ describe('an incident', () => {
   })
   it('is kept sealed and read only from an open screen', async () => {
     const kept = value(await app.incidents.saveIncident(report()))
-    expect(app.incidentQueries.incidentList(false)[0]?.what).toBe('A report, sealed')
+    expect(app.incidentQueries.incidentList(hidden())[0]?.what).toBe('A report, sealed')
     expect(
-      app.incidentQueries.incidentView(kept.id)?.lines.find((l) => l.label === 'What happened')?.text,
+      app.incidentQueries.incidentView(shown(), kept.id)?.lines.find((l) => l.label === 'What happened')
+        ?.text,
     ).toMatch(/plover/)
     expect(refused(await app.incidents.saveIncident(report({ happened: '' })))).toEqual(['happened'])
     expect(refused(await app.incidents.saveIncident(report({ time: 'noon' })))).toEqual(['time'])
@@ -325,18 +335,13 @@ describe('erasing somebody', () => {
       bays: 2,
       groupId: null,
       roster,
+      planId: v7(),
     }
     value(await app.plans.createClass(record))
-    const stamp = (deviceSeq: number) => ({
-      id: v7(),
-      deviceId: idOf('Ines Calder'),
-      deviceSeq,
-      hlc: `${(1000 + deviceSeq).toString(36).padStart(9, '0')}-0000-${idOf('Ines Calder')}`,
-    })
-    const event = { classId, atMs: 1_000, blockIndex: 0 }
-    value(await app.teaching.recordEvent({ ...stamp(1), ...event, kind: 'started' }))
-    value(await app.teaching.recordEvent({ ...stamp(2), ...event, kind: 'ended' }))
-    expect(app.studentQueries.incidentCount(id)).toBe(1)
+    const event = { kind: 'class-event' as const, classId, atMs: 1_000, blockIndex: 0 }
+    value(await app.facts.recordFact({ ...stamp(), ...event, event: 'started' }))
+    value(await app.facts.recordFact({ ...stamp(), ...event, event: 'ended' }))
+    expect(app.studentQueries.incidentCount(shown(), id)).toBe(1)
     expect(refused(await app.students.erase({ id, typed: 'Jonty', nobody: v7() }))).toEqual(['typed'])
     // A copy as an update leaves it: it holds everybody who is erased later.
     copyFileSync(
@@ -347,9 +352,9 @@ describe('erasing somebody', () => {
     const gone = value(await app.students.erase({ id, typed: 'Jonty Abara', nobody }))
     expect(gone).toMatchObject({ plans: 1, decisions: 1, incidents: 1 })
 
-    const plan = app.planQueries.planView(classId)
+    const plan = app.planQueries.planView(shown(), classId)
     expect(plan?.blocks.flatMap((b) => b.versions.map((v) => v.name))).toContain('Somebody erased')
-    const kept = app.teachingQueries.changesOf(classId)?.changes.find((c) => c.studentId === nobody)
+    const kept = app.teachingQueries.changesOf(shown(), classId)?.changes.find((c) => c.studentId === nobody)
     expect(kept).toMatchObject({ name: 'Somebody erased', inputsErased: true })
     expect(readdirSync(folder).filter((f) => f.includes('before-'))).toEqual([])
     for (const file of readdirSync(folder).filter((f) => f.startsWith('levitar.sqlite'))) {
@@ -360,23 +365,43 @@ describe('erasing somebody', () => {
   })
   it('forgetting health answers marks what was decided with them', async () => {
     value(await open())
-    const classId = app.teachingQueries.endedClasses()[0]?.id ?? ''
+    const classId = app.teachingQueries.endedClasses(shown(), null).classes[0]?.id ?? ''
     value(await app.health.forgetHealth({ studentId: idOf('Ines Calder') }))
-    const marks = app.teachingQueries.changesOf(classId)?.changes.map((c) => [c.name, c.inputsErased])
+    const marks = app.teachingQueries
+      .changesOf(shown(), classId)
+      ?.changes.map((c) => [c.name, c.inputsErased])
     expect(marks).toContainEqual(['Ines Calder', true])
     expect(marks).toContainEqual(['Greta Sommerby', false])
-    expect(app.studentQueries.screeningStates().get(idOf('Ines Calder'))).toBe('not-asked')
+    expect(screeningOf('Ines Calder')).toBe('not-asked')
   })
 })
 
 describe('with the key lost', () => {
-  it('everything else works, and nobody counts as asked', async () => {
-    writeFileSync(path.join(folder, 'keys', 'health.key'), 'lost')
-    expect(app.today.todayData().state).toBe('class')
-    expect(app.board.board().rows.length).toBeGreaterThan(12)
-    expect(app.planQueries.planView(tonight())).not.toBeNull()
-    expect(app.studentQueries.screeningStates().get(idOf('Wren Haskett'))).toBe('not-asked')
-    const answer = await app.layerActions.openLayer('')
-    expect(answer.ok ? '' : answer.problems[0]?.message).toMatch(/key/)
+  const file = path.join(folder, 'keys', 'health.key')
+  it('everything above gentle work is closed to whoever had answered, it is said, and all else works', async () => {
+    const id = idOf('Bertram Oake')
+    const closed = () => app.healthQueries.limitsView(shown(), id)?.stages.filter((s) => s.word === 'Barred')
+    const before = closed()
+    const code = app.healthQueries.printedCode(shown()) ?? ''
+    for (const spoilt of ['lost', '', Buffer.alloc(32, 7).toString('base64')]) {
+      writeFileSync(file, spoilt)
+      expect(app.today.todayData(shown())).toMatchObject({
+        state: 'class',
+        keyLost: expect.stringMatching(/key/),
+      })
+      expect(app.board.board(shown()).rows.length).toBeGreaterThan(12)
+      expect(screeningOf('Bertram Oake')).toBe('shut')
+      expect(closed()?.[0]?.names.length).toBeGreaterThan(60)
+      const answer = await app.layerActions.openLayer('')
+      expect(answer.ok ? '' : answer.problems[0]?.message).toMatch(/key/)
+    }
+    rmSync(file)
+    expect(app.planQueries.planView(shown(), tonight())).not.toBeNull()
+    // No new key is made where sealed notes lie.
+    expect(existsSync(file)).toBe(false)
+    expect(refused(await app.layerActions.putKeyBack({ code: 'ABCD' }))).toEqual(['code'])
+    value(await app.layerActions.putKeyBack({ code: code.toLowerCase() }))
+    expect(closed()).toEqual(before)
+    expect(app.today.todayData(shown()).keyLost).toBe('')
   })
 })

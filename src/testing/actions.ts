@@ -2,7 +2,9 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { seeded, uuidAt } from '@/core/simulate/random'
+import { demoWorld, type DemoWorld } from '@/core/simulate/demo'
 import type { Answer } from '@/features/answer'
+import type { Context, Privacy } from '@/features/context'
 
 /** A data folder of its own for a test file, at five in the afternoon of a day; gone when the file is done. */
 export function ownData(name: string, day: string): string {
@@ -22,9 +24,24 @@ export function ownDevice(seed: number, day: string) {
   const stamp = () => {
     deviceSeq += 1
     const hlc = `${(1000 + deviceSeq).toString(36).padStart(9, '0')}-0000-${deviceId}`
-    return { id: v7(), deviceId, deviceSeq, hlc }
+    return { id: v7(), deviceId, deviceSeq, hlc, day }
   }
   return { v7, stamp }
+}
+
+/** A screen on which the notes are open and nothing is hidden, or another one. */
+export async function screen(privacy: Partial<Privacy> = {}): Promise<Context> {
+  const { contextFor } = await import('@/features/context')
+  return contextFor({ hidden: false, notesOpen: true, ...privacy })
+}
+
+/** The demo world in this file's data folder. */
+export async function seedWorld(day: string): Promise<DemoWorld> {
+  const { seedDemo } = await import('@/db/seed')
+  const { scope, health } = await screen()
+  const world = demoWorld(day)
+  seedDemo(scope, world, day, health.key)
+  return world
 }
 
 /** What an action answered; a refusal fails the test with its sentences. */

@@ -3,10 +3,11 @@ import type { Metadata } from 'next'
 import { familyFrom, familyNames, stageCards } from '@/features/library/queries'
 import { PageHead } from '@/ui/page-head'
 import { TextLink } from '@/ui/text-link'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Library' }
 
-export default async function LibraryPage({ searchParams }: { searchParams: Promise<{ family?: string }> }) {
+export default page<{ searchParams: Promise<{ family?: string }> }>(async (ctx, { searchParams }) => {
   const family = familyFrom((await searchParams).family)
   return (
     <>
@@ -28,7 +29,7 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
         ))}
       </Group>
       <Stack>
-        {stageCards(family).map((stage) => (
+        {stageCards(ctx, family).map((stage) => (
           <section className="card" key={stage.id} aria-label={stage.name}>
             <Title order={2} fz="xl">
               {stage.name}{' '}
@@ -66,4 +67,4 @@ export default async function LibraryPage({ searchParams }: { searchParams: Prom
       </Stack>
     </>
   )
-}
+})

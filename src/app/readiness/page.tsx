@@ -1,6 +1,5 @@
 import { Text } from '@mantine/core'
 import type { Metadata } from 'next'
-import { isPrivate } from '@/features/health/layer'
 import { Board } from '@/features/readiness/components/board'
 import { OffersToLookAt } from '@/features/readiness/components/offers'
 import { board } from '@/features/readiness/board-queries'
@@ -8,12 +7,15 @@ import { nextRound } from '@/features/readiness/round-queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
+import { page } from '@/features/page'
+import { Earlier } from '@/ui/earlier'
 
 export const metadata: Metadata = { title: 'Readiness' }
 
-export default async function ReadinessPage() {
-  const data = board(await isPrivate())
-  const round = nextRound()
+export default page<{ searchParams: Promise<{ page?: string }> }>(async (ctx, { searchParams }) => {
+  const asked = Math.trunc(Number((await searchParams).page ?? 1))
+  const data = board(ctx, asked > 0 ? asked : 1)
+  const round = nextRound(ctx)
   return (
     <>
       <PageHead
@@ -33,9 +35,15 @@ export default async function ReadinessPage() {
         <>
           <OffersToLookAt offers={data.offers} />
           <Board families={data.families} rows={data.rows} />
+          <Earlier
+            links={[
+              data.page > 1 ? ['Nearer ones', `/readiness?page=${data.page - 1}`] : null,
+              data.page < data.pages ? ['The next ones', `/readiness?page=${data.page + 1}`] : null,
+            ]}
+          />
         </>
       )}
       <SafetyLine />
     </>
   )
-}
+})

@@ -1,23 +1,21 @@
 import type { Metadata } from 'next'
-import { isPrivate } from '@/features/health/layer'
 import { benchData } from '@/features/setups/queries'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
 import { Bench } from './bench'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Setups' }
 
-export default async function SetupsPage({
-  searchParams,
-}: {
+export default page<{
   searchParams: Promise<{ student?: string; setup?: string }>
-}) {
+}>(async (ctx, { searchParams }) => {
   const { student, setup } = await searchParams
-  const data = benchData(await isPrivate())
+  const data = benchData(ctx, student)
   const person = data.people.find((p) => p.id === student)
   const initialSetup = data.setups.some((s) => s.id === setup)
     ? (setup ?? '')
-    : (person?.next[0] ?? 'SETUP-wall-kick-forearm-block')
+    : ((person && data.first?.next[0]) ?? 'SETUP-wall-kick-forearm-block')
   return (
     <>
       <PageHead title="Where do the hands go?" lead="For this body and this wall, to scale." />
@@ -30,4 +28,4 @@ export default async function SetupsPage({
       <SafetyLine />
     </>
   )
-}
+})

@@ -3,15 +3,16 @@ import type { Metadata } from 'next'
 import { AddStudents } from '@/features/students/components/add-students'
 import { StudentTable } from '@/features/students/components/student-table'
 import { screeningStates, studentLists } from '@/features/students/queries'
-import { studioSettings } from '@/features/studio/queries'
 import { GroupList } from '@/features/groups/components/group-list'
 import { groupViews } from '@/features/groups/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Students' }
 
 const SCREENING = {
+  shut: 'cannot be read',
   'not-asked': 'not asked',
   'ask-again': 'ask again',
   open: 'some open',
@@ -19,10 +20,13 @@ const SCREENING = {
   answered: 'answered',
 } as const
 
-export default function StudentsPage() {
-  const { current, archived } = studentLists()
-  const { units } = studioSettings()
-  const states = screeningStates()
+export default page((ctx) => {
+  const { current, archived } = studentLists(ctx)
+  const { units } = ctx.studio
+  const states = screeningStates(
+    ctx,
+    [...current, ...archived].map((s) => s.id),
+  )
   const rows = (list: typeof current) =>
     list.map((s) => ({
       ...s,
@@ -50,7 +54,7 @@ export default function StudentsPage() {
         <Title order={2} id="groups-heading" fz="xl" mb="sm">
           Groups
         </Title>
-        <GroupList {...groupViews()} />
+        <GroupList {...groupViews(ctx)} />
       </section>
       {archived.length > 0 ? (
         <section aria-labelledby="archived-heading">
@@ -62,4 +66,4 @@ export default function StudentsPage() {
       ) : null}
     </Stack>
   )
-}
+})

@@ -2,14 +2,15 @@ import { Divider, Stack } from '@mantine/core'
 import type { Metadata } from 'next'
 import { NamesForm } from '@/features/studio/components/names-form'
 import { RoomEditor } from '@/features/studio/components/room-editor'
-import { roomView, studioSettings } from '@/features/studio/queries'
+import { roomView } from '@/features/studio/queries'
 import { PageHead } from '@/ui/page-head'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Studio' }
 
-export default function StudioPage() {
-  const { name, teacher, timeZone, units } = studioSettings()
-  const { room, drawn } = roomView()
+export default page((ctx) => {
+  const { name, teacher, timeZone, units } = ctx.studio
+  const { room, drawn } = roomView(ctx)
   return (
     <Stack>
       <PageHead
@@ -25,4 +26,4 @@ export default function StudioPage() {
       <NamesForm initial={{ name, teacher, timeZone }} />
     </Stack>
   )
-}
+})

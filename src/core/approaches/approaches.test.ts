@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { evidence, placed, TODAY } from '@/testing/evidence'
 import { addDays } from '../day'
-import { library } from '../practice/library'
+import { shippedPractice } from '../practice/library'
 import { decide } from '../readiness/decide'
 import { judgeLoad, NO_LIMITS } from '../screening/caps'
 import { together } from '../screening/tonight'
@@ -19,7 +19,7 @@ import {
   type Choices,
 } from './resolve'
 
-const practice = library()
+const practice = shippedPractice()
 const optionOf = (layers: Parameters<typeof resolveApproaches>[1], id: string, forbidden: string[] = []) =>
   resolveApproaches(practice, layers, forbidden).get(id)
 

@@ -42,6 +42,7 @@ export function floorCaps({ closed }: StudioFloor): Caps {
       tag,
       level,
       mostSeconds: null,
+      change: null,
       instead: 'What this room does instead of it.',
       needsClearance: false,
     })),

@@ -1,19 +1,11 @@
 import { ok, refused, type Result } from '../result'
 import type { Library } from '../practice/library'
-import { findById } from '../practice/library'
+import { findById } from '../practice/find'
 import { callsFor } from '../practice/ask'
-import type { PracticeBlock } from '../practice/schema'
-import {
-  CLASS_MINUTES,
-  MOST_VERSIONS,
-  WARM_UP_SHARE,
-  type ClassBrief,
-  type Plan,
-  type PlanBlock,
-  type PlanWarning,
-  type Stock,
-  type Version,
-} from './plan'
+import type { Family, PracticeBlock } from '../practice/schema'
+import type { Brief } from '../classes/brief'
+import { CLASS_MINUTES, MOST_VERSIONS, WARM_UP_SHARE } from '../classes/craft'
+import type { Plan, PlanBlock, PlanWarning, PropCount, Version } from '../classes/plan'
 import { assignVersions } from './versions'
 import { planWaves } from './waves'
 
@@ -30,16 +22,17 @@ const REST_S = 180
 const SKILL_SHARE = 0.45
 
 /** A first plan at once: warm-up for the loads to come, everyone's version of dolphin, waves at the wall, counterposes, rest. */
-export function greedyPlan(practice: Library, brief: ClassBrief): Result<Plan, PlanRefusal> {
-  const { minutes, bays, participants } = brief
-  if (participants.length < LEAST_PEOPLE)
-    return refused({ code: 'too-few-people', people: participants.length, least: LEAST_PEOPLE })
+export function greedyPlan(practice: Library, brief: Brief, family: Family): Result<Plan, PlanRefusal> {
+  const { minutes, people } = brief
+  const { bays } = brief.room
+  if (people.length < LEAST_PEOPLE)
+    return refused({ code: 'too-few-people', people: people.length, least: LEAST_PEOPLE })
   if (!(minutes >= CLASS_MINUTES.min && minutes <= CLASS_MINUTES.max))
     return refused({ code: 'minutes-out-of-range', minutes, ...CLASS_MINUTES })
   if (bays < 1) return refused({ code: 'no-bays' })
 
-  const skill = assignVersions(practice, brief, 'skill')
-  const wall = assignVersions(practice, brief, 'waves')
+  const skill = assignVersions(practice, brief, family, 'skill')
+  const wall = assignVersions(practice, brief, family, 'waves')
   const versions = [...skill.versions, ...wall.versions]
   const totalS = minutes * 60
   const warm = fitted(due(practice, practice.warmups, versions), totalS * WARM_UP_SHARE)
@@ -52,11 +45,7 @@ export function greedyPlan(practice: Library, brief: ClassBrief): Result<Plan, P
   const wavesAt = warm.seconds + skillS
   const wavesS = middleS - skillS
   const rungOf = (id: string): number => practice.stages.findIndex((stage) => stage.id === id)
-  const turnsOf = (id: string): number =>
-    Math.min(
-      brief.mostAttempts ?? Infinity,
-      participants.find((p) => p.studentId === id)?.mostAttempts ?? Infinity,
-    )
+  const turnsOf = (id: string): number => turnsLeft(brief, wall.versions, id)
   const waves = planWaves(wall.versions, bays, wavesS, wavesAt, rungOf, turnsOf)
   blocks.push({ kind: 'waves', startS: wavesAt, seconds: wavesS, versions: wall.versions, ...waves })
   blocks.push({
@@ -68,12 +57,20 @@ export function greedyPlan(practice: Library, brief: ClassBrief): Result<Plan, P
   blocks.push({ kind: 'rest', startS: totalS - REST_S, seconds: REST_S })
 
   return ok({
+    version: 1,
     minutes,
     bays,
     blocks,
     pull: most(used(skill.versions), used(wall.versions)),
     warnings: warningsFor(brief, most(skill.needed, wall.needed), skill.versions, waves.sets, warm),
   })
+}
+
+/** Turns somebody may take: their own cap on attempts, and the share of it that a limit leaves. */
+function turnsLeft({ people }: Brief, versions: readonly Version[], id: string): number {
+  const most = people.find((p) => p.studentId === id)?.mostAttempts ?? Infinity
+  const share = versions.find((v) => v.studentId === id)?.change?.share ?? 1
+  return Math.floor(most * share)
 }
 
 function skillBlock(startS: number, seconds: number, versions: readonly Version[]): PlanBlock {
@@ -97,7 +94,9 @@ function due(
   blocks: readonly PracticeBlock[],
   versions: readonly Version[],
 ): PracticeBlock[] {
-  const stages = [...new Set(versions.map((v) => v.stageId))].map((id) => findById(practice.stages, id))
+  const stages = [...new Set(versions.map((v) => v.stageId))].flatMap((id) =>
+    id === null ? [] : [findById(practice.stages, id)],
+  )
   return blocks.filter((block) => stages.some((stage) => callsFor(stage, block)))
 }
 
@@ -114,26 +113,26 @@ function fitted(blocks: readonly PracticeBlock[], limitS: number): Fitted {
   return { items, seconds: items.reduce((sum, item) => sum + item.seconds, 0), wantedS }
 }
 
-function used(versions: readonly Version[]): Stock {
+function used(versions: readonly Version[]): PropCount {
   return versions.reduce((sum, v) => ({ straps: sum.straps + v.straps, blocks: sum.blocks + v.blocks }), {
     straps: 0,
     blocks: 0,
   })
 }
 
-function most(a: Stock, b: Stock): Stock {
+function most(a: PropCount, b: PropCount): PropCount {
   return { straps: Math.max(a.straps, b.straps), blocks: Math.max(a.blocks, b.blocks) }
 }
 
 function warningsFor(
-  brief: ClassBrief,
-  needed: Stock,
+  brief: Brief,
+  needed: PropCount,
   versions: readonly Version[],
   sets: number,
   warm: Fitted,
 ): PlanWarning[] {
   const warnings: PlanWarning[] = []
-  const { stock } = brief
+  const stock = brief.cupboard
   if (needed.straps > stock.straps)
     warnings.push({ code: 'short-of-straps', needed: needed.straps, have: stock.straps })
   if (needed.blocks > stock.blocks)

@@ -1,64 +1,109 @@
-import type { Library } from '../practice/library'
-import { findById } from '../practice/library'
-import type { Stage } from '../practice/schema'
-import { allowedStages } from '../readiness/allowed'
-import type { OverrideReason } from '../readiness/override'
-import { judgeLoad, NOT_ASKED } from '../screening/caps'
-import type { ClassBrief, Lock, Participant, Stock, Version } from './plan'
+import type { Brief, BriefPerson, ReachInFamily } from '../classes/brief'
+import type { Part } from '../classes/lock'
+import type { OverrideReason } from '../classes/override'
+import type { PropCount, Version } from '../classes/plan'
+import { changeOn } from '../classes/change'
+import { findById } from '../practice/find'
+import { type Library } from '../practice/library'
+import type { Family, Stage } from '../practice/schema'
+import { judgeLoad } from '../screening/caps'
 
-/** A Stop is nobody's to override: a lock on a barred stage is not followed. */
-function barred(practice: Library, { limits = NOT_ASKED }: Participant, stageId: string): boolean {
-  return judgeLoad(findById(practice.stages, stageId).load, limits).verdict === 'barred'
-}
+const NO_PROPS: PropCount = { straps: 0, blocks: 0 }
 
-/** Everyone's version of a block: the highest allowed, or what the teacher locked, with stock run down as it goes. */
+/** Everyone's version of a block: the highest open, or what the teacher locked, with stock run down as it goes. */
 export function assignVersions(
   practice: Library,
-  brief: ClassBrief,
-  part: Lock['part'],
-): { versions: Version[]; needed: Stock } {
-  const left = { ...brief.stock }
-  let needed: Stock = { straps: 0, blocks: 0 }
-  const versions = brief.participants.map((participant) => {
-    const lock = brief.locks.find(
-      (l) =>
-        l.part === part && l.studentId === participant.studentId && !barred(practice, participant, l.stageId),
-    )
-    const wanted = lock ? findById(practice.stages, lock.stageId) : highest(practice, participant)
+  brief: Brief,
+  family: Family,
+  part: Part,
+): { versions: Version[]; needed: PropCount } {
+  const left = { ...brief.cupboard }
+  let needed = NO_PROPS
+  const versions = brief.people.map((person) => {
+    const { wanted, spare, lock } = choiceFor(practice, brief, person, family, part)
+    if (!wanted) return versionOf(practice, person, family, null, NO_PROPS, null)
     const asked = propsOf(practice, wanted)
     needed = { straps: needed.straps + asked.straps, blocks: needed.blocks + asked.blocks }
-    const stage = lock || fits(asked, left) ? wanted : (withoutProps(practice, participant) ?? wanted)
-    const props = fits(propsOf(practice, stage), left) ? propsOf(practice, stage) : { straps: 0, blocks: 0 }
+    const stage = lock !== null || fits(asked, left) ? wanted : (spare ?? wanted)
+    const props = fits(propsOf(practice, stage), left) ? propsOf(practice, stage) : NO_PROPS
     left.straps -= props.straps
     left.blocks -= props.blocks
-    return {
-      studentId: participant.studentId,
-      stageId: stage.id,
-      setupId: setupOf(stage),
-      ...props,
-      override: lock?.reason ?? overrideOf(participant, stage.id),
-    }
+    return versionOf(practice, person, family, stage, props, lock)
   })
   return { versions, needed }
 }
 
+/** What somebody does in a part of the class now, whatever the plan said: for what became closed since it was made. */
+export function versionNow(
+  practice: Library,
+  brief: Brief,
+  person: BriefPerson,
+  family: Family,
+  part: Part,
+): Version {
+  const { wanted, lock } = choiceFor(practice, brief, person, family, part)
+  return versionOf(practice, person, family, wanted, wanted ? propsOf(practice, wanted) : NO_PROPS, lock)
+}
+
+type Choice = {
+  readonly wanted: Stage | null
+  /** The highest that needs no props. */
+  readonly spare: Stage | null
+  /** The reason given with a version that the teacher fixed. */
+  readonly lock: OverrideReason | null
+}
+
+function choiceFor(practice: Library, brief: Brief, person: BriefPerson, family: Family, part: Part): Choice {
+  const reach = person.families[family]
+  const lock = brief.locks.find((l) => l.part === part && l.studentId === person.studentId)
+  // A Stop is nobody's to override: a lock on a barred stage is not followed.
+  if (lock && !barred(practice, person, lock.stageId))
+    return { wanted: findById(practice.stages, lock.stageId), spare: null, lock: lock.reason }
+  const open = (reach?.open ?? []).map((id) => findById(practice.stages, id))
+  const instead = reach?.instead?.stageId ?? null
+  const wanted = open.at(-1) ?? (instead === null ? null : findById(practice.stages, instead))
+  const spare = open.findLast((stage) => !needsProps(practice, stage)) ?? null
+  return { wanted, spare, lock: null }
+}
+
+function barred(practice: Library, person: BriefPerson, stageId: string): boolean {
+  const { load } = findById(practice.stages, stageId)
+  return judgeLoad(load, capsOf(person)).verdict === 'barred'
+}
+
 /** The reason for which the teacher lets somebody go above what is recorded, on the stage it was given for. */
-function overrideOf({ targetId, looked }: Participant, stageId: string): OverrideReason | null {
-  return stageId === targetId && looked?.answer === 'override' ? looked.reason : null
+function overrideOf(reach: ReachInFamily | undefined, stageId: string): OverrideReason | null {
+  return stageId === reach?.targetId && reach.looked?.answer === 'override' ? reach.looked.reason : null
 }
 
-function highest(practice: Library, participant: Participant): Stage {
-  const allowed = allowedStages(practice, participant)
-  const [foot] = practice.stages.filter((s) => s.family === 'FS')
-  const best = allowed.at(-1) ?? foot
-  if (!best) throw new Error('the practice has no forearm stages')
-  return best
+function versionOf(
+  practice: Library,
+  person: BriefPerson,
+  family: Family,
+  stage: Stage | null,
+  props: PropCount,
+  lock: OverrideReason | null,
+): Version {
+  const override = lock ?? (stage && overrideOf(person.families[family], stage.id))
+  return {
+    studentId: person.studentId,
+    stageId: stage?.id ?? null,
+    setupId: stage && setupOf(stage),
+    ...props,
+    override,
+    change: stage && changeOn(stage, capsOf(person)),
+    inPlace: stage === null || (stage.family !== family && override === null),
+  }
 }
 
-function withoutProps(practice: Library, participant: Participant): Stage | undefined {
-  return allowedStages(practice, participant)
-    .filter((stage) => propsOf(practice, stage).straps + propsOf(practice, stage).blocks === 0)
-    .at(-1)
+/** Limits of a brief as the screening engine reads them. */
+function capsOf({ limits }: BriefPerson) {
+  return { caps: limits.map((limit) => ({ ...limit, ruleId: '' })) }
+}
+
+function needsProps(practice: Library, stage: Stage): boolean {
+  const { straps, blocks } = propsOf(practice, stage)
+  return straps + blocks > 0
 }
 
 function setupOf(stage: Stage): string {
@@ -66,12 +111,12 @@ function setupOf(stage: Stage): string {
 }
 
 /** What one person holds in a stage's setup, from its bill of props; optional pieces are not counted. */
-function propsOf(practice: Library, stage: Stage): Stock {
+function propsOf(practice: Library, stage: Stage): PropCount {
   const { bill } = findById(practice.setups, setupOf(stage))
   const counted = (prop: string): number => bill.find((b) => b.prop === prop && !b.optional)?.count ?? 0
   return { straps: counted('strap'), blocks: counted('block') }
 }
 
-function fits(asked: Stock, left: Stock): boolean {
+function fits(asked: PropCount, left: PropCount): boolean {
   return asked.straps <= left.straps && asked.blocks <= left.blocks
 }

@@ -1,4 +1,5 @@
-import { CHANGE_S, OWN_REST_S, TURN_S, type Turn, type Version } from './plan'
+import { CHANGE_S, OWN_REST_S, TURN_S } from '../classes/craft'
+import type { Turn, Version } from '../classes/plan'
 
 export type WavePlan = {
   readonly turns: readonly Turn[]
@@ -56,9 +57,10 @@ function mixedWaves(
   bays: number,
   rungOf: (stageId: string) => number,
 ): string[][] {
-  const sorted = [...versions].sort(
-    (a, b) => rungOf(a.stageId) - rungOf(b.stageId) || (a.studentId < b.studentId ? -1 : 1),
-  )
+  // Whoever has nothing to do at the wall keeps no bay.
+  const sorted = versions
+    .filter((v) => v.stageId !== null)
+    .sort((a, b) => rungOf(a.stageId ?? '') - rungOf(b.stageId ?? '') || (a.studentId < b.studentId ? -1 : 1))
   const dealt: Version[] = []
   while (sorted.length > 0) {
     const next = dealt.length % 2 === 0 ? sorted.shift() : sorted.pop()

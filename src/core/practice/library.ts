@@ -90,16 +90,9 @@ export function buildLibrary(source: LibrarySource): Library {
 let shipped: Library | undefined
 
 /** The shipped practice, validated once. */
-export function library(): Library {
+export function shippedPractice(): Library {
   shipped ??= buildLibrary(SHIPPED)
   return shipped
-}
-
-/** Finds by id; a missing id is a bug in the data. */
-export function findById<T extends { id: string }>(list: readonly T[], id: string): T {
-  const found = list.find((item) => item.id === id)
-  if (!found) throw new Error(`no entry ${id} in the practice`)
-  return found
 }
 
 function familyOf(stageId: string): Family {

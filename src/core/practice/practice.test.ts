@@ -1,5 +1,5 @@
 import { integrityFlaws, type Rule } from './integrity'
-import { buildLibrary, library, SHIPPED, type LibrarySource } from './library'
+import { buildLibrary, shippedPractice, SHIPPED, type LibrarySource } from './library'
 import { CARD_LIMIT } from './schema'
 
 const COUNTS = {
@@ -26,9 +26,9 @@ const COUNTS = {
 
 describe('what ships', () => {
   it.each(Object.entries(COUNTS))('%s: %p entries', (name, count) => {
-    expect(library()[name as keyof typeof COUNTS]).toHaveLength(count)
+    expect(shippedPractice()[name as keyof typeof COUNTS]).toHaveLength(count)
   })
-  it('has no flaw', () => expect(integrityFlaws(library())).toEqual([]))
+  it('has no flaw', () => expect(integrityFlaws(shippedPractice())).toEqual([]))
   it('refuses a file with a stray or missing field', () => {
     const [first, ...rest] = SHIPPED.stages as object[]
     expect(() => buildLibrary({ ...SHIPPED, stages: [{ ...first, colour: 'red' }, ...rest] })).toThrow()
@@ -123,7 +123,7 @@ describe('each rule finds what is planted', () => {
 })
 
 describe('the words', () => {
-  const texts = Object.entries(library()).flatMap(([list, entries]) =>
+  const texts = Object.entries(shippedPractice()).flatMap(([list, entries]) =>
     (entries as readonly object[]).flatMap((entry) =>
       Object.entries(entry).flatMap(([field, value]) =>
         typeof value === 'string' ? [{ list, field, value }] : [],

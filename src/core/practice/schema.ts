@@ -224,6 +224,8 @@ export const CautionSchema = z.strictObject({
   tags: z.array(z.strictObject({ tag: z.enum(LOAD_TAGS), level: z.number().int().min(1).max(3) })),
   noTags: sentence.optional(),
   mostSeconds: z.number().positive().optional(),
+  /** For a rule that modifies: how it is done then, and which share of the repetitions or tries is left. */
+  change: z.strictObject({ words: sentence, share: z.number().positive().max(1) }).optional(),
   recheck: z.enum(['class', 'days', 'until-cleared']),
   recheckDays: z.number().positive().optional(),
   instead: sentence,

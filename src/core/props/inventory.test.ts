@@ -1,9 +1,9 @@
-import { library } from '../practice/library'
+import { shippedPractice } from '../practice/library'
 import { USUAL_STOCK } from './stock'
 import { describeProp } from '../words/setup'
 import { countOf, houseWords, stockFrom, wearCheck, wearDue, type PropItem } from './inventory'
 
-const practice = library()
+const practice = shippedPractice()
 const item = (part: Partial<PropItem>): PropItem => ({
   id: 'x',
   shape: 'tall-block',

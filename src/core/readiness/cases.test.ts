@@ -1,6 +1,7 @@
 import { did, evidence, placed, saw, TODAY } from '@/testing/evidence'
 import { addDays } from '../day'
-import { findById, library } from '../practice/library'
+import { findById } from '../practice/find'
+import { shippedPractice } from '../practice/library'
 import type { Gate } from '../practice/schema'
 import { capsFrom, NO_LIMITS, NOT_ASKED, type Caps } from '../screening/caps'
 import { decide, type Decision, type Outcome, type Ways } from './decide'
@@ -9,7 +10,7 @@ import { evaluateGate, type GateState } from './gate'
 
 /** Every row of the outcome table, every kind of gate and each ruling on readiness, worked by hand. */
 
-const practice = library()
+const practice = shippedPractice()
 type Facts = (Observation | Attempt | Placement)[]
 const fs = (facts: Facts, limits: Caps = NO_LIMITS, ways?: Ways): Decision =>
   decide(practice, 'FS', 's', evidence(...facts), limits, TODAY, ways)

@@ -1,10 +1,11 @@
 import { did, evidence, TODAY } from '@/testing/evidence'
-import { findById, library } from '../practice/library'
+import { findById } from '../practice/find'
+import { shippedPractice } from '../practice/library'
 import { NO_LIMITS } from '../screening/caps'
 import { checkNext, roundMinutes, suggestedRound } from './check-next'
 import { decide } from './decide'
 
-const practice = library()
+const practice = shippedPractice()
 
 describe('what to check next', () => {
   const decisions = [evidence(did('FS-05')), evidence(did('FS-05')), evidence(did('FS-09'))].map((e, i) =>

@@ -1,5 +1,5 @@
 import type { Library } from '../practice/library'
-import { findById } from '../practice/library'
+import { findById } from '../practice/find'
 import type { Decision } from './decide'
 
 /** A check worth a place in the next round: how many decisions it could change for its minutes, and whose first. */

@@ -1,5 +1,6 @@
 import type { Day } from '../day'
-import { findById, type Library } from '../practice/library'
+import { findById } from '../practice/find'
+import { type Library } from '../practice/library'
 import type { Family, Gate, Stage } from '../practice/schema'
 import { asStrictAs, judgeLoad, withoutRule, type Caps, type Limit, type Verdict } from '../screening/caps'
 import { insteadOf, type Instead } from '../screening/instead'

@@ -1,4 +1,5 @@
 import type { Day } from '../day'
+import { foldFacts } from '../facts/order'
 
 /** Result of a check: a single value, or one a side. Yes is 1 and no is 0. */
 export type Values = { readonly single?: number; readonly left?: number; readonly right?: number }
@@ -73,6 +74,15 @@ export type Placement = Fact & {
   readonly stageId: string | null
 }
 
+/** A drill that was done. It proves nothing; it tells what was drilled lately. */
+export type DrillDone = Fact & {
+  readonly drillId: string
+  readonly classId: string | null
+  /** How much of it, in the drill's own unit; null where nobody counted. */
+  readonly amount: number | null
+  readonly withdrawn: boolean
+}
+
 /** What most results are: seen alone, without help, with nothing more said. */
 export const PLAIN_RESULT = {
   kind: 'observation',
@@ -125,9 +135,9 @@ export function foldEvidence(evidence: Evidence, asOf: Day): Evidence {
   const known = folded.get(evidence)
   if (known?.asOf === asOf) return known.result
   const result = {
-    observations: fold(evidence.observations, asOf).filter((fact) => !fact.withdrawn),
-    attempts: fold(evidence.attempts, asOf).filter((fact) => !fact.withdrawn),
-    placements: fold(evidence.placements, asOf),
+    observations: foldFacts(evidence.observations, asOf).filter((fact) => !fact.withdrawn),
+    attempts: foldFacts(evidence.attempts, asOf).filter((fact) => !fact.withdrawn),
+    placements: foldFacts(evidence.placements, asOf),
   }
   folded.set(evidence, { asOf, result })
   return result
@@ -135,28 +145,6 @@ export function foldEvidence(evidence: Evidence, asOf: Day): Evidence {
 
 /** Evidence is never changed in place, so a fold is remembered as long as it lives: six families ask for the same one. */
 const folded = new WeakMap<Evidence, { readonly asOf: Day; readonly result: Evidence }>()
-
-function fold<T extends Fact>(facts: readonly T[], asOf: Day): T[] {
-  const seen = new Set<string>()
-  const replaced = new Set<string>()
-  const current: T[] = []
-  for (const fact of facts) {
-    if (fact.day > asOf || seen.has(fact.id)) continue
-    seen.add(fact.id)
-    if (fact.replaces !== null) replaced.add(fact.replaces)
-    current.push(fact)
-  }
-  const left = replaced.size === 0 ? current : current.filter((fact) => !replaced.has(fact.id))
-  // The store hands facts over in clock order, so there is mostly nothing to sort.
-  return left.every((fact, i) => i === 0 || inOrder(left[i - 1] ?? fact, fact) <= 0)
-    ? left
-    : left.sort(inOrder)
-}
-
-function inOrder(a: Fact, b: Fact): number {
-  if (a.day !== b.day) return a.day < b.day ? -1 : 1
-  return a.hlc < b.hlc ? -1 : a.hlc > b.hlc ? 1 : 0
-}
 
 /** Results by check, in the order given; remembered as long as the list lives. */
 export function resultsOf(observations: readonly Observation[], checkId: string): readonly Observation[] {

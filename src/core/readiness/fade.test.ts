@@ -1,10 +1,11 @@
 import { did, evidence, TODAY } from '@/testing/evidence'
 import { addDays } from '../day'
-import { findById, library } from '../practice/library'
+import { findById } from '../practice/find'
+import { shippedPractice } from '../practice/library'
 import { proposeFade, proposeFades, sideBySide, trialsOf } from './fade'
 import type { Attempt } from './evidence'
 
-const practice = library()
+const practice = shippedPractice()
 
 describe('props fade', () => {
   // A strap keeps elbows from splaying; a block is the next smaller aid.

@@ -1,5 +1,6 @@
 import { daysBetween, type Day } from '../day'
-import { findById, type Library } from '../practice/library'
+import { findById } from '../practice/find'
+import { type Library } from '../practice/library'
 import type { Stage } from '../practice/schema'
 import { EVIDENCE_WINDOW_DAYS, type Attempt, type Evidence } from './evidence'
 import { isCleanWork } from './favourable'

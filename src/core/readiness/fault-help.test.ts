@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { did, evidence, saw, TODAY } from '@/testing/evidence'
-import { findById, library } from '../practice/library'
+import { findById } from '../practice/find'
+import { shippedPractice } from '../practice/library'
 import { capsFrom, NO_LIMITS } from '../screening/caps'
 import { type CheckIn } from '../screening/tonight'
 import { helpWith } from './fault-help'
@@ -8,7 +9,7 @@ import type { Attempt, Evidence } from './evidence'
 import { ladderOf } from './ladder'
 import { likelyFaults } from './likely-faults'
 
-const practice = library()
+const practice = shippedPractice()
 const limitsOf = (condition: string) =>
   capsFrom(practice, { set: new Set([condition]), unknown: [] }, [], TODAY)
 

@@ -1,6 +1,6 @@
 import { daysBetween, type Day } from '../day'
 import type { Library } from '../practice/library'
-import { findById } from '../practice/library'
+import { findById } from '../practice/find'
 import type { Fault, Gate, ReadinessCheck } from '../practice/schema'
 import type { Caps } from '../screening/caps'
 import type { CheckIn } from '../screening/tonight'

@@ -1,10 +1,11 @@
 import fc from 'fast-check'
 import { saw, TODAY } from '@/testing/evidence'
 import { addDays } from '../day'
-import { findById, library } from '../practice/library'
+import { findById } from '../practice/find'
+import { shippedPractice } from '../practice/library'
 import { forecastGate, theilSen } from './forecast'
 
-const practice = library()
+const practice = shippedPractice()
 const gate = {
   check: 'CK-dolphin-hold',
   op: '>=',

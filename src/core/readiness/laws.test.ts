@@ -1,14 +1,15 @@
 import fc from 'fast-check'
 import { did, evidence, placed, saw, TODAY } from '@/testing/evidence'
 import { addDays } from '../day'
-import { findById, library } from '../practice/library'
+import { findById } from '../practice/find'
+import { shippedPractice } from '../practice/library'
 import type { ReadinessCheck } from '../practice/schema'
 import { capsFrom, NO_LIMITS, type Caps } from '../screening/caps'
 import { judgeLoad } from '../screening/caps'
 import { decide, openStages } from './decide'
 import type { Attempt, Observation, Placement } from './evidence'
 
-const practice = library()
+const practice = shippedPractice()
 const FAMILY = 'FS'
 const stages = practice.stages.filter((s) => s.family === FAMILY)
 /** Checks that a forearm gate asks for, apart from those that only want to be known. */

@@ -1,7 +1,7 @@
 import type { Stage } from '../practice/schema'
 import type { Decision } from './decide'
 import { PLACEMENT_DAYS } from './evidence'
-import type { OverrideReason } from './override'
+import type { OverrideReason } from '../classes/override'
 
 /** A teacher’s own look at an offer. The newest for a stage counts. */
 export type OfferTap = {

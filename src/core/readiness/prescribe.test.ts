@@ -1,12 +1,13 @@
 import fc from 'fast-check'
 import { did, evidence, TODAY } from '@/testing/evidence'
-import { findById, library } from '../practice/library'
+import { findById } from '../practice/find'
+import { shippedPractice } from '../practice/library'
 import { capsFrom, NO_LIMITS } from '../screening/caps'
 import type { GateResult } from './gate'
 import { covers, needName, prescribe } from './prescribe'
 import { jointsLoaded } from './recent-load'
 
-const practice = library()
+const practice = shippedPractice()
 const gate = {
   check: 'CK-dolphin-hold',
   op: '>=',

@@ -1,5 +1,5 @@
 import type { Library } from '../practice/library'
-import { findById } from '../practice/library'
+import { findById } from '../practice/find'
 import type { Drill } from '../practice/schema'
 import type { Caps } from '../screening/caps'
 import { checksOf, COVERS_FROM, type Capability } from './capabilities'

@@ -1,8 +1,9 @@
 import fc from 'fast-check'
-import { findById, library } from '../practice/library'
+import { findById } from '../practice/find'
+import { shippedPractice } from '../practice/library'
 import { readCardCell, readValue } from './read-values'
 
-const practice = library()
+const practice = shippedPractice()
 const check = (id: string) => findById(practice.checks, id)
 const spans = { fists: 9, hands: 9, feet: 25 }
 const FAULTS = ['FT-head-drop', 'FT-elbow-splay']

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { did, evidence, placed, saw, TODAY } from '@/testing/evidence'
-import { buildLibrary, findById, library, SHIPPED } from '../practice/library'
+import { findById } from '../practice/find'
+import { buildLibrary, shippedPractice, SHIPPED } from '../practice/library'
 import type { Gate } from '../practice/schema'
 import { capsFrom, NO_LIMITS, NOT_ASKED } from '../screening/caps'
 import { describeReason } from '../words/reason'
@@ -9,7 +10,7 @@ import type { Evidence, Observation } from './evidence'
 import { ladderOf } from './ladder'
 import { evaluateGate, type GateState } from './gate'
 
-const practice = library()
+const practice = shippedPractice()
 const decideOn = (
   e: Evidence,
   asOf = TODAY,

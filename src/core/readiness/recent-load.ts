@@ -1,5 +1,6 @@
 import { daysBetween, type Day } from '../day'
-import { findById, type Library } from '../practice/library'
+import { findById } from '../practice/find'
+import { type Library } from '../practice/library'
 import type { LoadTag } from '../practice/schema'
 import type { Evidence } from './evidence'
 

@@ -1,12 +1,12 @@
 import fc from 'fast-check'
 import { did, evidence, saw, TODAY } from '@/testing/evidence'
 import { addDays } from '../day'
-import { library } from '../practice/library'
+import { shippedPractice } from '../practice/library'
 import { NO_LIMITS } from '../screening/caps'
 import { decide } from './decide'
 import { turningPoints } from './replay'
 
-const practice = library()
+const practice = shippedPractice()
 
 describe('history of decisions', () => {
   const facts = evidence(

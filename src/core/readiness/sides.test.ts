@@ -1,11 +1,11 @@
 import { evidence, saw, TODAY } from '@/testing/evidence'
-import { library } from '../practice/library'
+import { shippedPractice } from '../practice/library'
 import { NO_LIMITS } from '../screening/caps'
 import type { Observation } from './evidence'
 import { prescribe } from './prescribe'
 import { sideGaps } from './sides'
 
-const practice = library()
+const practice = shippedPractice()
 
 describe('sides that differ', () => {
   const legs = (left: number, right: number, daysAgo: number) =>

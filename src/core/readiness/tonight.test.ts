@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { TODAY } from '@/testing/evidence'
-import { library } from '../practice/library'
+import { shippedPractice } from '../practice/library'
 import { NO_LIMITS } from '../screening/caps'
 import { tonightsCaps, type CheckIn } from '../screening/tonight'
 import { tonightsCeiling } from './tonight'
 
-const practice = library()
+const practice = shippedPractice()
 
 describe('tonight', () => {
   const reach = { standingId: 'FS-09', targetId: 'FS-10a', outcome: 'near' as const }

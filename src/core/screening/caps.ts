@@ -16,16 +16,20 @@ export type Cap = {
   readonly level: 1 | 2 | 3
   readonly mostSeconds: number | null
   readonly instead: string
+  /** How it is done under a limit that modifies, and which share of the repetitions is left; null for other limits. */
+  readonly change: { readonly words: string; readonly share: number } | null
   /** Lifted only by a recorded clearance for this tag. */
   readonly needsClearance: boolean
+  /** Set while the health notes are there and do not open: their key alone ends it. */
+  readonly until?: 'key'
 }
 
 /** A limit as decisions and plans keep it: without the rule, which would tell what was answered. */
 export type Limit = Omit<Cap, 'ruleId'>
 
 /** A cap without its rule. */
-export function withoutRule({ action, tag, level, mostSeconds, instead, needsClearance }: Cap): Limit {
-  return { action, tag, level, mostSeconds, instead, needsClearance }
+export function withoutRule({ ruleId: _rule, ...limit }: Cap): Limit {
+  return limit
 }
 
 export type Caps = {
@@ -83,6 +87,7 @@ export function capsFrom(
         level,
         mostSeconds: null,
         instead: 'The gentler version of the same purpose.',
+        change: null,
         needsClearance: false,
       }))
     : []
@@ -103,6 +108,7 @@ function capOf(rule: Caution, tag: LoadTag, level: Cap['level']): Cap {
     level,
     mostSeconds: rule.mostSeconds ?? null,
     instead: rule.instead,
+    change: rule.change ?? null,
     needsClearance: rule.action === 'stop',
   }
 }

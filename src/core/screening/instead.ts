@@ -23,9 +23,16 @@ const KIN: Readonly<Record<Family, readonly Family[]>> = {
 /**
  * What this person does instead, so that they take part: first what the stage itself names, then the highest open
  * stage below it in the family, then the foot of a family with the same purpose. Null only where nothing at all is open.
+ * @param also what a stage must be besides open
  */
-export function insteadOf(practice: Library, stage: Stage, caps: Caps): Instead | null {
-  const open = (s: Stage): boolean => ['open', 'watch', 'changed'].includes(judgeLoad(s.load, caps).verdict)
+export function insteadOf(
+  practice: Library,
+  stage: Stage,
+  caps: Pick<Caps, 'caps'>,
+  also: (stage: Stage) => boolean = () => true,
+): Instead | null {
+  const open = (s: Stage): boolean =>
+    ['open', 'watch', 'changed'].includes(judgeLoad(s.load, caps).verdict) && also(s)
   const named = stage.ifNot.flatMap((id) => practice.stages.filter((s) => s.id === id)).find(open)
   if (named) return { stageId: named.id, from: 'if-not' }
   const family = practice.stages.filter((s) => s.family === stage.family)

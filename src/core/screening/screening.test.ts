@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { addDays } from '../day'
-import { library } from '../practice/library'
+import { shippedPractice } from '../practice/library'
 import type { LoadTag } from '../practice/schema'
 import { ANSWER_DAYS, conditionsOf, isHealth, NO_SCREENING, type Answer, type Screening } from './answers'
 import { asStrictAs, capsFrom, capsOf, judgeLoad, type Verdict } from './caps'
@@ -8,7 +8,7 @@ import { clearanceProblem, usualExpiry, type Clearance } from './clearance'
 import { insteadOf } from './instead'
 import { tonightsCaps, together, type CheckIn } from './tonight'
 
-const practice = library()
+const practice = shippedPractice()
 const DAY = '2026-03-05'
 const HEALTH = practice.intake.filter(isHealth)
 const answer = (question: string, choice: Answer['choice'], options: string[] = [], day = DAY): Answer => ({

@@ -4,7 +4,7 @@ import { derivedLengths } from '../body/derived'
 import { estimateBody, type Body } from '../body/estimate'
 import { anyBody, bodyOf, must } from '@/testing/bodies'
 import { usualValue } from '../mechanics/parameters'
-import { library } from '../practice/library'
+import { shippedPractice } from '../practice/library'
 import { USUAL_BLOCK } from '../props/blocks'
 import { USUAL_STOCK, type Stock } from '../props/stock'
 import { METRIC } from '../words/number'
@@ -33,7 +33,7 @@ const placed = (solution: SetupSolution, key: string): number => {
 describe('all setups', () => {
   it('are the practice’s, one for one', () => {
     expect(SETUPS.map((s) => s.id).sort()).toEqual(
-      library()
+      shippedPractice()
         .setups.map((s) => s.id)
         .sort(),
     )
@@ -80,11 +80,11 @@ function changed(measure: string, stature: number, by: number): Body {
 }
 
 describe('each driving measure moves its placement the right way', () => {
-  const drives = library().setups.flatMap(({ id, drives: list }) =>
+  const drives = shippedPractice().setups.flatMap(({ id, drives: list }) =>
     list.map(({ measure, placement, way }) => [id, measure, placement, way] as const),
   )
   it('is declared for every setup that a body places', () => {
-    const free = library()
+    const free = shippedPractice()
       .setups.filter((s) => s.drives.length === 0)
       .map((s) => s.id)
     expect(free).toEqual([
@@ -152,7 +152,7 @@ describe('options', () => {
     expect(loud).toEqual([])
   })
   it('know the faults they name', () => {
-    const faults = new Set(library().faults.map((f) => f.id))
+    const faults = new Set(shippedPractice().faults.map((f) => f.id))
     for (const [, , { below, above }] of every)
       for (const id of [below, above]) if (id !== undefined) expect(faults.has(id)).toBe(true)
   })

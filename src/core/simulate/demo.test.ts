@@ -2,7 +2,7 @@ import { missingOnCard } from '../room/emergency'
 import { isImpossible, roomProblems, usableBays } from '../room/room'
 import { conditionsOf, type Screening } from '../screening/answers'
 import { capsOf, NOT_ASKED } from '../screening/caps'
-import { library } from '../practice/library'
+import { shippedPractice } from '../practice/library'
 import { decide } from '../readiness/decide'
 import { demoWorld } from './demo'
 import { seeded, uuidAt } from './random'
@@ -23,12 +23,14 @@ const clearancesOf = (id: string) =>
 
 describe('the demo world', () => {
   it('has every kind of cap in it, a clearance, an answer that has run out and people nobody has asked', () => {
-    const all = world.students.map(({ id }) => capsOf(library(), screeningOf(id), clearancesOf(id), AS_OF))
+    const all = world.students.map(({ id }) =>
+      capsOf(shippedPractice(), screeningOf(id), clearancesOf(id), AS_OF),
+    )
     const actions = new Set(all.flatMap((c) => c.caps.map((cap) => cap.action)))
     expect([...actions].sort()).toEqual(['avoid', 'modify', 'stop', 'watch'])
     expect(all.some((c) => c.cleared.length > 0)).toBe(true)
     const expired = world.students.filter(
-      ({ id }) => conditionsOf(library(), screeningOf(id), AS_OF).expired.length > 0,
+      ({ id }) => conditionsOf(shippedPractice(), screeningOf(id), AS_OF).expired.length > 0,
     )
     expect(expired.map((s) => s.name)).toEqual(['Ines Calder'])
     expect(
@@ -54,7 +56,7 @@ describe('the demo world', () => {
     expect([...world.observations, ...world.attempts].every((fact) => fact.day < AS_OF)).toBe(true)
   })
   it('points only at checks and stages that exist', () => {
-    const { checks, stages } = library()
+    const { checks, stages } = shippedPractice()
     for (const o of world.observations) expect(checks.map((c) => c.id)).toContain(o.checkId)
     for (const a of world.attempts) expect(stages.map((s) => s.id)).toContain(a.stageId)
   })
@@ -69,8 +71,8 @@ describe('the demo world', () => {
       }
       const said = world.said.filter((e) => e.studentId === id)
       const limits =
-        said.length === 0 ? NOT_ASKED : capsOf(library(), screeningOf(id), clearancesOf(id), AS_OF)
-      return decide(library(), 'FS', id, evidence, limits, AS_OF).outcome
+        said.length === 0 ? NOT_ASKED : capsOf(shippedPractice(), screeningOf(id), clearancesOf(id), AS_OF)
+      return decide(shippedPractice(), 'FS', id, evidence, limits, AS_OF).outcome
     })
     expect([...new Set(outcomes)].sort()).toEqual([
       'build',

@@ -8,7 +8,7 @@ import {
   type Placement,
   type Values,
 } from '../readiness/evidence'
-import { writeHlc } from '../teaching/hlc'
+import { writeHlc } from '../facts/hlc'
 import type { Attended } from '../attendance/odds'
 import type { PropItem } from '../props/inventory'
 import type { EmergencyCard } from '../room/emergency'
@@ -16,7 +16,8 @@ import type { Room } from '../room/room'
 import { isHealth, type Answer } from '../screening/answers'
 import type { Clearance } from '../screening/clearance'
 import type { CheckIn } from '../screening/tonight'
-import { findById, library } from '../practice/library'
+import { findById } from '../practice/find'
+import { shippedPractice } from '../practice/library'
 import { answersOf, cameBy, clearanceOf, DEMO_CHECK_INS, DEMO_HEALTH } from './demo-health'
 import { DEMO_EMERGENCY, DEMO_ROOM, demoCupboard } from './demo-room'
 import { DEMO_PEOPLE, type DemoPerson } from './demo-people'
@@ -164,7 +165,7 @@ function isAway(world: DemoWorld, id: string, weeksAgo: number): boolean {
 
 /** Answers, clearances and tonight's first check-ins. */
 function addHealth(world: DemoWorld, asOf: Day, maker: Maker): void {
-  const questions = library()
+  const questions = shippedPractice()
     .intake.filter(isHealth)
     .map((q) => q.id)
   for (const { id: studentId, name } of world.students) {
@@ -265,7 +266,7 @@ function addPerson(world: DemoWorld, person: DemoPerson, asOf: Day, random: Rand
       ...PLAIN_TRY,
       studentId,
       stageId: work.stage,
-      setupId: work.setup ?? findById(library().stages, work.stage).setups[0] ?? null,
+      setupId: work.setup ?? findById(shippedPractice().stages, work.stage).setups[0] ?? null,
       level: work.level ?? 'practised',
       lead: work.lead ?? null,
       seconds: work.seconds ?? null,

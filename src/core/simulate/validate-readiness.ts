@@ -1,5 +1,6 @@
 import { daysBetween, type Day } from '../day'
-import { findById, type Library } from '../practice/library'
+import { findById } from '../practice/find'
+import { type Library } from '../practice/library'
 import type { Gate } from '../practice/schema'
 import { theilSen } from '../readiness/forecast'
 import { cleanDays, evaluateGate } from '../readiness/gate'

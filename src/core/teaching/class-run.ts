@@ -1,33 +1,7 @@
-import type { Plan } from '../planning/plan'
+import type { Plan } from '../classes/plan'
 
-/** What happened in a class besides attempts: when it began, which block it is in, when it ended. */
-export type ClassEvent = {
-  readonly id: string
-  readonly hlc: string
-  readonly kind: 'started' | 'block' | 'ended'
-  /** Wall time in ms when it was tapped; used across a reload or sleep. */
-  readonly atMs: number
-  readonly blockIndex: number
-}
-
-export type ClassRun = {
-  readonly state: 'not-started' | 'running' | 'ended'
-  readonly blockIndex: number
-  readonly blockStartedMs: number
-}
-
-/** The state of a class from its events, in clock order, each counted once. */
-export function foldRun(events: readonly ClassEvent[]): ClassRun {
-  const ordered = [...new Map(events.map((event) => [event.id, event])).values()].sort((a, b) =>
-    a.hlc < b.hlc ? -1 : 1,
-  )
-  let run: ClassRun = { state: 'not-started', blockIndex: 0, blockStartedMs: 0 }
-  for (const event of ordered) {
-    if (event.kind === 'ended') run = { ...run, state: 'ended' }
-    else run = { state: 'running', blockIndex: event.blockIndex, blockStartedMs: event.atMs }
-  }
-  return run
-}
+/** What of a plan a timer needs. */
+export type TimedPlan = Pick<Plan, 'minutes' | 'bays' | 'blocks'>
 
 export type Moment = {
   readonly elapsedS: number
@@ -37,7 +11,7 @@ export type Moment = {
 }
 
 /** Where a running block is, given seconds since it began. */
-export function momentOf(plan: Plan, blockIndex: number, elapsedS: number): Moment {
+export function momentOf(plan: Pick<Plan, 'blocks'>, blockIndex: number, elapsedS: number): Moment {
   const block = plan.blocks[blockIndex]
   if (!block) return { elapsedS, leftS: 0, turn: null }
   const leftS = Math.max(0, block.seconds - elapsedS)

@@ -1,12 +1,14 @@
 import fc from 'fast-check'
-import type { Plan } from '../planning/plan'
-import { foldRun, momentOf, type ClassEvent } from './class-run'
-import { readHlc, tick, writeHlc } from './hlc'
+import type { Plan } from '../classes/plan'
+import { foldRun, type ClassEvent } from '../classes/run'
+import { momentOf } from './class-run'
+import { readHlc, tick, writeHlc } from '../facts/hlc'
 
-const event = (kind: ClassEvent['kind'], n: number, blockIndex = 0): ClassEvent => ({
+const event = (what: ClassEvent['event'], n: number, blockIndex = 0): ClassEvent => ({
   id: `e${n}`,
+  day: '2026-03-10',
   hlc: writeHlc({ ms: n, counter: 0 }, 'd'),
-  kind,
+  event: what,
   atMs: n * 1000,
   blockIndex,
 })
@@ -44,6 +46,7 @@ describe('a class from its events', () => {
 
 describe('whose turn it is', () => {
   const plan: Plan = {
+    version: 1,
     minutes: 30,
     bays: 1,
     pull: { straps: 0, blocks: 0 },

@@ -1,4 +1,5 @@
-import { findById, type Library } from '../practice/library'
+import { findById } from '../practice/find'
+import { type Library } from '../practice/library'
 import type { LoadTag } from '../practice/schema'
 import type { Cap, Limit, Verdict } from '../screening/caps'
 import type { Instead } from '../screening/instead'
@@ -50,14 +51,17 @@ export function describeLimit(
   const seconds = because.flatMap((c) => (c.mostSeconds === null ? [] : [c.mostSeconds]))
   switch (verdict) {
     case 'barred':
+      if (because[0]?.until === 'key')
+        return `Closed until the health notes can be read again: ${loads}.${offer}`
       if (because[0]?.needsClearance === false) return `Not done in this room: ${loads}.${offer}`
       return `Barred: ${loads}. Only a recorded clearance for that lifts it.${offer}`
     case 'left-out':
       return `Left out: ${loads}. You may lift it with a written reason.${offer}`
     case 'changed':
-      return seconds.length > 0
-        ? `Changed: ${loads}, ${Math.min(...seconds)} s at most.`
-        : `Changed: ${loads}, in the easier version. ${because[0]?.instead ?? ''}`
+      return [
+        `Changed: ${loads}${seconds.length > 0 ? `, ${Math.min(...seconds)} s at most` : ''}.`,
+        ...new Set(because.flatMap((c) => (c.change ? [c.change.words] : []))),
+      ].join(' ')
     case 'watch':
       return `Watch: ${loads}.`
     case 'open':

@@ -1,5 +1,6 @@
 import { formatDay } from '../day'
-import { findById, type Library } from '../practice/library'
+import { findById } from '../practice/find'
+import { type Library } from '../practice/library'
 import type { ReadinessCheck } from '../practice/schema'
 import type { Cause } from '../readiness/capabilities'
 import type { CauseEvidence, FaultHelp } from '../readiness/fault-help'

@@ -1,4 +1,4 @@
-import type { OverrideReason } from '../readiness/override'
+import type { OverrideReason } from '../classes/override'
 
 /** Chips for a version chosen above the decision. */
 export const OVERRIDE_WORD: Record<OverrideReason, string> = {

@@ -1,7 +1,9 @@
 import type { PlanRefusal } from '../planning/greedy'
-import type { PlanBlock, PlanWarning } from '../planning/plan'
-import type { Violation } from '../planning/validate'
-import { findById, type Library } from '../practice/library'
+import type { Change } from '../classes/change'
+import type { PlanBlock, PlanWarning } from '../classes/plan'
+import type { Violation } from '../planning/check/violation'
+import { findById } from '../practice/find'
+import { type Library } from '../practice/library'
 import { count } from './number'
 import { stageName } from './reason'
 
@@ -25,6 +27,20 @@ export function describePlanRefusal(refusal: PlanRefusal): string {
       return 'At least one wall bay is needed for turns at the wall.'
   }
 }
+
+/** How a limit changes what somebody does; empty where nothing does. It never says why. */
+export function describeChange(change: Change | null): string {
+  if (!change) return ''
+  const { mostSeconds, share, words } = change
+  return [
+    ...(mostSeconds === null ? [] : [`${mostSeconds} s at most.`]),
+    ...(share < 1 && words.length === 0 ? [`${Math.round(share * 100)} % of the repetitions.`] : []),
+    ...words,
+  ].join(' ')
+}
+
+/** Where nothing at all is open to somebody: they belong to the class all the same. */
+export const NOTHING_OPEN = 'Rest on your side, breathe with the group; watching counts.'
 
 /** What to settle before class. */
 export function describePlanWarning(warning: PlanWarning): string {
@@ -65,6 +81,12 @@ export function describeViolation(
       return violation.overridden
         ? `${nameOf(violation.studentId)}: ${stageName(practice, violation.stageId)} is your call, above what is recorded.`
         : `${nameOf(violation.studentId)}: ${stageName(practice, violation.stageId)} is above what is recorded.`
+    case 'closed':
+      return `${nameOf(violation.studentId)}: ${stageName(practice, violation.stageId)} is closed to them that day. Plan again, or give another version.`
+    case 'change-missing':
+      return `${nameOf(violation.studentId)}: a limit changes ${stageName(practice, violation.stageId)}, and the plan does not say how. Plan again.`
+    case 'unwatched':
+      return `${violation.versions} versions side by side; ${violation.most} is what one teacher can watch.`
     case 'stock-exceeded':
       return `${violation.needed} ${violation.kind} needed, ${violation.have} in the cupboard.`
     case 'load-without-warm-up':

@@ -1,5 +1,6 @@
 import { formatDay } from '../day'
-import { findById, type Library } from '../practice/library'
+import { findById } from '../practice/find'
+import { type Library } from '../practice/library'
 import type { Gate, ReadinessCheck } from '../practice/schema'
 import type { Reason } from '../readiness/decide'
 import type { Observation } from '../readiness/evidence'

@@ -1,5 +1,6 @@
 import { KINDS, TOLD } from '../incident/incident'
-import { findById, library } from '../practice/library'
+import { findById } from '../practice/find'
+import { shippedPractice } from '../practice/library'
 import { EMPTY_CARD, missingOnCard } from '../room/emergency'
 import { EMPTY_ROOM, type RoomProblem } from '../room/room'
 import { describeClash, optionName, scopeWord } from './approach'
@@ -23,7 +24,7 @@ import { describeCell, describeResult } from './entry'
 import { shown, unitOf } from './reason'
 import { describeRoom } from './room'
 
-const practice = library()
+const practice = shippedPractice()
 
 it('has a sentence for everything that can be wrong with a room', () => {
   const room = {

@@ -1,7 +1,7 @@
 import { bodyOf, must } from '@/testing/bodies'
 import { estimateBody } from '../body/estimate'
 import { solvePosition } from '../mechanics/positions/catalogue'
-import { library } from '../practice/library'
+import { shippedPractice } from '../practice/library'
 import { solveSetup } from '../setups/catalogue'
 import { describeName, describeQuantity } from './entry'
 import { describeLoad } from './load'
@@ -13,7 +13,7 @@ import { describeBody, describeLength, describeSetup } from './refusal'
 import { bodyWay, placementValue, plumbSentence } from './setup'
 
 const INCHES = { units: 'in' as const }
-const check = (id: string) => library().checks.find((c) => c.id === id)!
+const check = (id: string) => shippedPractice().checks.find((c) => c.id === id)!
 
 describe('numbers', () => {
   it.each([

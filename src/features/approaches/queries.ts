@@ -10,17 +10,18 @@ import {
   type Scope,
 } from '@/core/approaches/resolve'
 import { shiftsBetween } from '@/core/approaches/preview'
-import { findById, library } from '@/core/practice/library'
+import { findById } from '@/core/practice/find'
 import { FAMILIES } from '@/core/practice/schema'
 import { describeClash, optionName, scopeWord } from '@/core/words/approach'
 import { OUTCOME_WORD } from '@/core/words/outcome'
 import { stageName } from '@/core/words/reason'
 import { readApproaches } from '@/db/approaches'
-import { findClass, listClasses } from '@/db/classes'
-import { findStudent, listStudents } from '@/db/students'
+import { classLines, findClass } from '@/db/classes'
+import { findStudent, listNames } from '@/db/students'
 import { formatDay } from '@/core/day'
-import { context, type Context } from '../context'
-import { judgeFor } from '../judge'
+import type { Context } from '../context'
+import { judgeOfClass } from '../desk/class-file'
+import { judgeOf } from '../desk/judge'
 
 export type OptionView = {
   readonly id: string
@@ -51,14 +52,13 @@ export type ApproachPage = {
 }
 
 /** The positions side by side for a teacher, a class or a student. Null where that class or person is gone. */
-export function approachPage(asked: string, scopeId: string): ApproachPage | null {
+export function approachPage(ctx: Context, asked: string, scopeId: string): ApproachPage | null {
   const scope = SCOPES.find((s) => s === asked)
   if (!scope) return null
-  const ctx = context()
-  const practice = library()
+  const { practice } = ctx
   const of = scopeName(ctx, scope, scopeId)
   if (of === null) return null
-  const book = readApproaches(ctx.db)
+  const book = readApproaches(ctx.scope)
   const { forbidden } = ctx.studio.floor
   const layers = layersAt(scope, scopeId, (s, id) => book.of(s, id))
   const resolved = resolveApproaches(practice, layers, forbidden)
@@ -92,17 +92,17 @@ export function approachPage(asked: string, scopeId: string): ApproachPage | nul
       text: describeClash(c.problem),
     })),
     presets: practice.presets.map(({ id, name }) => ({ id, name })),
-    people: listStudents(ctx.db).map((s) => ({ value: s.id, label: s.name })),
-    classes: listClasses(ctx.db)
-      .filter((c) => c.day >= ctx.today)
+    people: listNames(ctx.scope).map((s) => ({ value: s.id, label: s.name })),
+    classes: classLines(ctx.scope)
+      .lines.filter((c) => c.day >= ctx.clock.today)
       .map((c) => ({ value: c.id, label: `${c.title}, ${formatDay(c.day)}` })),
   }
 }
 
 function scopeName(ctx: Context, scope: Scope, scopeId: string): string | null {
   if (scope === 'teacher') return 'every class'
-  if (scope === 'class') return findClass(ctx.db, scopeId)?.title ?? null
-  return findStudent(ctx.db, scopeId)?.name ?? null
+  if (scope === 'class') return findClass(ctx.scope, scopeId)?.title ?? null
+  return findStudent(ctx.scope, scopeId)?.name ?? null
 }
 
 /** What is in force at a scope: its own choices on those of the scopes above. */
@@ -116,31 +116,35 @@ function layersAt(scope: Scope, scopeId: string, of: (scope: Scope, id: string) 
 
 /** What the others in the same class go by, for words that must not contradict each other. */
 function othersIn(ctx: Context, scope: Scope, scopeId: string) {
-  const judge = judgeFor(ctx, scope === 'class' ? scopeId : null)
+  const judge = judgeAt(ctx, scope, scopeId)
   return affected(ctx, scope, scopeId).map((id) => judge.approaches(id))
+}
+
+/** Whoever judges at a scope: a class by its own day and ways. */
+function judgeAt(ctx: Context, scope: Scope, scopeId: string) {
+  const record = scope === 'class' ? findClass(ctx.scope, scopeId) : null
+  return record ? judgeOfClass(ctx, record) : judgeOf(ctx)
 }
 
 /** Whom a choice at a scope can touch. */
 export function affected(ctx: Context, scope: Scope, scopeId: string): readonly string[] {
   if (scope === 'student') return [scopeId]
-  if (scope === 'class') return findClass(ctx.db, scopeId)?.roster ?? []
-  return listStudents(ctx.db).map((s) => s.id)
+  if (scope === 'class') return findClass(ctx.scope, scopeId)?.roster ?? []
+  return listNames(ctx.scope).map((s) => s.id)
 }
 
 export type Preview = { readonly lines: readonly string[]; readonly hides: readonly string[] }
 
 /** What a set of choices at a scope would change, for whom; nothing is stored. */
 export function previewChoices(ctx: Context, scope: Scope, scopeId: string, choices: Choices): Preview {
-  const practice = library()
+  const { practice } = ctx
   const people = affected(ctx, scope, scopeId)
-  const judge = judgeFor(ctx, scope === 'class' ? scopeId : null)
-  const names = new Map(listStudents(ctx.db).map((s) => [s.id, s.name]))
+  const judge = judgeAt(ctx, scope, scopeId)
+  const names = new Map(listNames(ctx.scope).map((s) => [s.id, s.name]))
   const tried = (stored: Layers): Layers => ({ ...stored, [scope]: { ...stored[scope], ...choices } })
   const all = (layers?: (stored: Layers) => Layers) =>
-    people.flatMap((id) =>
-      FAMILIES.map((family) => judge.decide(id, layers ? { family, layers } : { family })),
-    )
-  const book = readApproaches(ctx.db)
+    people.flatMap((id) => FAMILIES.map((family) => judge.decide(id, family, layers ? { layers } : {})))
+  const book = readApproaches(ctx.scope)
   const at = layersAt(scope, scopeId, (s, id) => book.of(s, id))
   const { forbidden } = ctx.studio.floor
   const before = hiddenStages(practice, resolveApproaches(practice, at, forbidden))

@@ -3,11 +3,12 @@ import type { Attended } from '@/core/attendance/odds'
 import { formatDay } from '@/core/day'
 import { rosterOf } from '@/db/attendance'
 import { findClass } from '@/db/classes'
-import { listStudents } from '@/db/students'
-import { context } from '../context'
-import { judgeFor, type Judge } from '../judge'
-import { closedWords, screeningState } from '../health/queries'
-import { expectedLine } from '../today/queries'
+import { listNames } from '@/db/students'
+import type { Context } from '../context'
+import { judgeOfClass } from '../desk/class-file'
+import { expectedLine } from '../desk/headcount'
+import { closedTonight } from '../desk/limit-words'
+import { screeningState } from '../desk/screening'
 
 export type DoorLine = {
   readonly id: string
@@ -33,13 +34,13 @@ export type DoorData = {
 const TOUCH = { no: 'no hands', ask: 'ask before hands', yes: 'hands are welcome' } as const
 
 /** Who is at the door: marks, tonight's words, what to ask. */
-export function doorData(classId: string, hidden: boolean): DoorData | null {
-  const ctx = context()
-  const record = findClass(ctx.db, classId)
+export function doorData(ctx: Context, classId: string): DoorData | null {
+  const { scope } = ctx
+  const record = findClass(scope, classId)
   if (!record) return null
-  const judge = judgeFor(ctx, classId)
-  const people = listStudents(ctx.db)
-  const roster = rosterOf(ctx.db, classId)
+  const judge = judgeOfClass(ctx, record)
+  const people = listNames(scope)
+  const roster = rosterOf(scope, classId)
   return {
     classId,
     title: record.title,
@@ -49,7 +50,7 @@ export function doorData(classId: string, hidden: boolean): DoorData | null {
       .flatMap((line): DoorLine[] => {
         const person = people.find((p) => p.id === line.studentId)
         if (!person) return []
-        const state = screeningState(judge, person.id, ctx.today)
+        const state = screeningState(ctx, judge, person.id)
         return [
           {
             id: person.id,
@@ -57,7 +58,7 @@ export function doorData(classId: string, hidden: boolean): DoorData | null {
             dropIn: line.dropIn,
             attended: line.attended,
             checkedIn: judge.checkIn(person.id) !== null,
-            limits: hidden ? '' : tonightsLimits(judge, person.id),
+            limits: inFew(closedTonight(ctx, judge, person.id)),
             touch: TOUCH[judge.touch(person.id)],
             ask: ASK[state.code],
           },
@@ -71,6 +72,7 @@ export function doorData(classId: string, hidden: boolean): DoorData | null {
 }
 
 const ASK = {
+  shut: 'answers cannot be read',
   'not-asked': 'not screened yet',
   'ask-again': 'ask the health questions again',
   open: 'some questions are open',
@@ -78,11 +80,8 @@ const ASK = {
   answered: '',
 } as const
 
-/** What is barred or left out tonight, what only tonight adds first; at most three loads. */
-function tonightsLimits(judge: Judge, id: string): string {
-  const standing = closedWords(judge.limits(id))
-  const fresh = closedWords(judge.tonight(id)).filter((w) => !standing.includes(w))
-  const words = [...new Set([...fresh, ...standing])]
+/** At most three loads. */
+function inFew(words: readonly string[]): string {
   if (words.length === 0) return ''
   return `leave out ${words.slice(0, 3).join(', ')}${words.length > 3 ? ` and ${words.length - 3} more` : ''}`
 }

@@ -20,13 +20,13 @@ export const keepGroup = action(
       .max(120, 'At most 120.'),
     members: z.array(idField).max(60),
   }),
-  ({ db }, group) => {
-    saveGroup(db, { ...group, members: group.members.filter((id) => findStudent(db, id) !== null) })
+  ({ scope }, group) => {
+    saveGroup(scope, { ...group, members: group.members.filter((id) => findStudent(scope, id) !== null) })
     return done(true)
   },
 )
 
-export const dropGroup = action(z.object({ id: z.string() }), ({ db }, { id }) => {
-  removeGroup(db, id)
+export const dropGroup = action(z.object({ id: z.string() }), ({ scope }, { id }) => {
+  removeGroup(scope, id)
   return done(true)
 })

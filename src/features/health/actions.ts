@@ -1,29 +1,31 @@
 'use server'
 
 import { z } from 'zod'
-import { addDays, formatDay } from '@/core/day'
-import { library } from '@/core/practice/library'
+import { formatDay } from '@/core/day'
 import { LOAD_TAGS } from '@/core/practice/schema'
 import { isHealth, type Answer } from '@/core/screening/answers'
 import { clearanceProblem, usualExpiry, type ClearanceRefusal } from '@/core/screening/clearance'
-import { REGIONS } from '@/core/screening/tonight'
 import { markInputsErased } from '@/db/erase'
-import { addCheckIn, addClearance, addScreening, CHECK_IN_DAYS, eraseHealth } from '@/db/health'
+import { addClearance, addScreening, eraseHealth } from '@/db/health'
 import { findStudent } from '@/db/students'
 import { action } from '../action'
 import { done, problem, type Problem } from '../answer'
-import { keyOfHealth, type Context } from '../context'
+import type { Context } from '../context'
+import { NO_KEY } from '../facts/no-key'
 import { idField } from '../fields'
 
-const SHUT = 'The key of the health notes is missing or broken, so nothing can be added to them.'
+/** Options of one question at most. */
+const MOST_OPTIONS = 30
 
-const answersField = z.array(
-  z.object({
-    question: z.string().refine((id) => asked().has(id), 'One of these questions is not asked any more.'),
-    choice: z.enum(['no', 'yes', 'unsure', 'not-said']),
-    options: z.array(z.string()),
-  }),
-)
+const answersField = z
+  .array(
+    z.object({
+      question: z.string().max(20),
+      choice: z.enum(['no', 'yes', 'unsure', 'not-said']),
+      options: z.array(z.string().max(60)).max(MOST_OPTIONS),
+    }),
+  )
+  .max(60)
 const screeningFields = {
   entryId: idField,
   studentId: idField,
@@ -53,14 +55,20 @@ type ScreeningForm = {
   answers: Omit<Answer, 'day' | 'given'>[]
 }
 
-function keepScreening({ db, today }: Context, { entryId, studentId, way, given, answers }: ScreeningForm) {
-  if (!findStudent(db, studentId)) return problem('This person is not in the studio any more.')
-  const key = keyOfHealth()
-  if (!key) return problem(SHUT)
+function keepScreening(
+  { scope, practice, clock: { today }, health }: Context,
+  { entryId, studentId, way, given, answers }: ScreeningForm,
+) {
+  if (!findStudent(scope, studentId)) return problem('This person is not in the studio any more.')
+  const { key } = health
+  if (!key) return problem(NO_KEY)
+  const asked = new Set(practice.intake.filter(isHealth).map((q) => q.id))
+  if (!answers.every((a) => asked.has(a.question)))
+    return problem('One of these questions is not asked any more.', 'answers')
   if (way === 'answers' && answers.length === 0)
     return problem('Nothing is answered yet. Answer one question, or take one of the short ways.')
   addScreening(
-    db,
+    scope,
     key,
     { id: entryId, studentId, day: today },
     {
@@ -72,46 +80,6 @@ function keepScreening({ db, today }: Context, { entryId, studentId, way, given,
   return done(true)
 }
 
-function asked(): ReadonlySet<string> {
-  return new Set(
-    library()
-      .intake.filter(isHealth)
-      .map((q) => q.id),
-  )
-}
-
-const scale = (what: string) =>
-  z
-    .number({ error: `Tap ${what}.` })
-    .int()
-    .min(0)
-    .max(10, `${what}: 0 to 10.`)
-
-/** Tonight's words at the door. */
-export const saveCheckIn = action(
-  z.object({
-    entryId: idField,
-    studentId: idField,
-    pain: scale('how much hurts now'),
-    regions: z.array(z.enum(REGIONS)),
-    energy: scale('your energy'),
-    arms: scale('your arms'),
-    look: z.enum(['watch', 'half', 'whole'], { error: 'Tap how much you want tonight.' }),
-    ticked: z.array(z.string().max(40)),
-    touch: z.enum(['no', 'ask', 'yes'], { error: 'Tap whether hands may help.' }),
-  }),
-  ({ db, today }, { entryId, studentId, ...said }) => {
-    if (!findStudent(db, studentId)) return problem('This person is not in the studio any more.')
-    const key = keyOfHealth()
-    if (!key) return problem(SHUT)
-    if (said.pain > 0 && said.regions.length === 0) return problem('Tap where it hurts.', 'regions')
-    const keepFrom = addDays(today, -CHECK_IN_DAYS)
-    addCheckIn(db, key, { id: entryId, studentId, day: today }, { ...said, day: today }, keepFrom)
-    return done(true)
-  },
-  { refresh: false },
-)
-
 export const saveClearance = action(
   z.object({
     entryId: idField,
@@ -122,10 +90,10 @@ export const saveClearance = action(
     day: z.string(),
     expires: z.string(),
   }),
-  ({ db, today }, { entryId, studentId, tags, clinician, basis, day, expires }) => {
-    if (!findStudent(db, studentId)) return problem('This person is not in the studio any more.')
-    const key = keyOfHealth()
-    if (!key) return problem(SHUT)
+  ({ scope, clock: { today }, health }, { entryId, studentId, tags, clinician, basis, day, expires }) => {
+    if (!findStudent(scope, studentId)) return problem('This person is not in the studio any more.')
+    const { key } = health
+    if (!key) return problem(NO_KEY)
     const since = day === '' ? today : day
     const clearance = {
       tags,
@@ -136,7 +104,7 @@ export const saveClearance = action(
     }
     const wrong = clearanceProblem(clearance, today)
     if (wrong) return { ok: false as const, problems: [clearanceSentence(wrong)] }
-    addClearance(db, key, { id: entryId, studentId, day: today }, clearance)
+    addClearance(scope, key, { id: entryId, studentId, day: today }, clearance)
     return done(true)
   },
   { layer: true },
@@ -144,9 +112,9 @@ export const saveClearance = action(
 
 export const forgetHealth = action(
   z.object({ studentId: idField }),
-  ({ db }, { studentId }) => {
-    eraseHealth(db, studentId)
-    markInputsErased(db, studentId)
+  ({ scope }, { studentId }) => {
+    eraseHealth(scope, studentId)
+    markInputsErased(scope, studentId)
     return done(true)
   },
   { layer: true, erases: true },

@@ -2,14 +2,18 @@
 
 import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
+import { keyFromCode } from '@/db/health-codec'
+import { restoreKey } from '@/db/health-key'
+import { dataFolder } from '@/db/open'
 import { saveStudio } from '@/db/studio'
 import { action } from '../action'
 import { done, problem, type Answer } from '../answer'
-import { hashPass, layerOpen, openOnThisScreen, passFits, setPrivateHere, shutOnThisScreen } from './layer'
+import { hashPass, openOnThisScreen, passFits, privacyHere, setPrivateHere, shutOnThisScreen } from '../layer'
 
 const checkPass = action(
   z.string().max(80),
-  (_, word) => (passFits(word) ? done(true) : problem('That is not the word.', 'word')),
+  ({ studio }, word) =>
+    passFits(word, studio.passHash) ? done(true) : problem('That is not the word.', 'word'),
   { refresh: false },
 )
 
@@ -25,7 +29,7 @@ export async function openLayer(word: string): Promise<Answer<boolean>> {
 
 /** Somebody is still reading: five more minutes. */
 export async function keepLayerOpen(): Promise<void> {
-  if (await layerOpen()) await openOnThisScreen()
+  if ((await privacyHere()).notesOpen) await openOnThisScreen()
 }
 
 /** Shuts the notes on this screen. */
@@ -45,11 +49,20 @@ export async function hideLimits(hide: boolean): Promise<Answer<boolean>> {
 
 export const setPass = action(
   z.object({ word: z.string().max(80), again: z.string() }),
-  ({ db }, { word, again }) => {
+  ({ scope }, { word, again }) => {
     if (word !== again) return problem('The two words differ.', 'again')
     if (word !== '' && word.length < 4) return problem('At least four characters, or none at all.', 'word')
-    saveStudio(db, { passHash: word === '' ? null : hashPass(word) })
+    saveStudio(scope, { passHash: word === '' ? null : hashPass(word) })
     return done(word !== '')
   },
   { layer: true },
 )
+
+/** Puts a lost key back from its printed code; only the one that sealed what lies here is taken. */
+export const putKeyBack = action(z.object({ code: z.string().max(120) }), ({ scope, studio }, { code }) => {
+  const key = keyFromCode(code)
+  if (!key) return problem('A letter is missing or wrong: compare it with the print once more.', 'code')
+  return restoreKey(scope, dataFolder(), studio.keyCheck, key)
+    ? done(true)
+    : problem('That is a key, but not the one that sealed the notes here.', 'code')
+})

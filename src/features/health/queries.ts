@@ -1,16 +1,20 @@
 import 'server-only'
-import { formatDay, type Day } from '@/core/day'
-import { library } from '@/core/practice/library'
+import { formatDay } from '@/core/day'
+import type { Library } from '@/core/practice/library'
 import { FAMILIES, LOAD_TAGS, type Family } from '@/core/practice/schema'
 import { conditionsOf, isHealth } from '@/core/screening/answers'
-import { asStrictAs, judgeLoad, type Cap, type Caps, type Verdict } from '@/core/screening/caps'
+import { asStrictAs, judgeLoad, type Caps } from '@/core/screening/caps'
 import { insteadOf } from '@/core/screening/instead'
 import { DAILY_WORD } from '@/core/words/daily'
 import { describeLimit, describeLoadFrom, verdictWord } from '@/core/words/limit'
 import { findClass } from '@/db/classes'
-import { findStudent, listStudents } from '@/db/students'
-import { context } from '../context'
-import { judgeFor, type Judge } from '../judge'
+import { recoveryCode } from '@/db/health-codec'
+import { findStudent, studentsByIds } from '@/db/students'
+import type { Context } from '../context'
+import { judgeOf, type Judge } from '../desk/judge'
+import { capLines, limitLines, STRICT_FIRST } from '../desk/limit-words'
+import { screeningState } from '../desk/screening'
+import { standings } from '../desk/standing'
 
 export type QuestionView = {
   readonly id: string
@@ -20,15 +24,13 @@ export type QuestionView = {
 }
 
 /** The questions of the short intake, as printed, passed round or asked. */
-export function intakeQuestions(): QuestionView[] {
-  return library()
-    .intake.filter(isHealth)
-    .map(({ id, question, followUp, options }) => ({
-      id,
-      question,
-      followUp,
-      options: options.map((o) => ({ id: o.id, label: o.label })),
-    }))
+export function intakeQuestions({ practice }: Pick<Context, 'practice'>): QuestionView[] {
+  return practice.intake.filter(isHealth).map(({ id, question, followUp, options }) => ({
+    id,
+    question,
+    followUp,
+    options: options.map((o) => ({ id: o.id, label: o.label })),
+  }))
 }
 
 export type LimitsView = {
@@ -46,20 +48,20 @@ export type LimitsView = {
   readonly hidden: boolean
 }
 
-/** What somebody may carry: limits, never what they come from. `hidden` leaves even the limits' words out. */
-export function limitsView(id: string, hidden: boolean): LimitsView | null {
-  const ctx = context()
-  const student = findStudent(ctx.db, id)
+/** What somebody may carry: limits, never what they come from; on a private screen not even the limits' words. */
+export function limitsView(ctx: Context, id: string): LimitsView | null {
+  const { practice, privacy } = ctx
+  const student = findStudent(ctx.scope, id)
   if (!student) return null
-  const judge = judgeFor(ctx)
+  const judge = judgeOf(ctx)
   const caps = judge.limits(id)
-  const base = { id, name: student.name, state: screeningState(judge, id, ctx.today).line, hidden }
-  if (hidden) return { ...base, limits: [], closed: [], stages: [], tonight: [] }
+  const base = { id, name: student.name, state: screeningState(ctx, judge, id).line, hidden: privacy.hidden }
+  if (privacy.hidden) return { ...base, limits: [], closed: [], stages: [], tonight: [] }
   return {
     ...base,
     limits: limitLines(caps),
-    closed: FAMILIES.flatMap((family) => closedIn(family, caps)),
-    stages: stagesByVerdict(caps),
+    closed: FAMILIES.flatMap((family) => closedIn(practice, family, caps)),
+    stages: stagesByVerdict(practice, caps),
     tonight: tonightLines(judge, id),
   }
 }
@@ -72,17 +74,18 @@ export type HealthView = {
   readonly gentle: boolean
 }
 
-/** Answers and clearances of one person: only for a screen on which the notes are open. */
-export function healthView(id: string): HealthView {
-  const ctx = context()
-  const practice = library()
-  const judge = judgeFor(ctx)
+/** Answers and clearances of one person; null on a screen where the notes are shut. */
+export function healthView(ctx: Context, id: string): HealthView | null {
+  if (!ctx.privacy.notesOpen) return null
+  const { practice } = ctx
+  const { today } = ctx.clock
+  const judge = judgeOf(ctx)
   const file = judge.health(id)
-  const conditions = conditionsOf(practice, file.screening, ctx.today)
+  const conditions = conditionsOf(practice, file.screening, today)
   return {
     shut: file.shut,
     gentle: file.screening.gentle,
-    questions: intakeQuestions().map((question) => {
+    questions: intakeQuestions(ctx).map((question) => {
       const last = file.screening.answers.filter((a) => a.question === question.id).at(-1)
       return {
         ...question,
@@ -99,7 +102,7 @@ export function healthView(id: string): HealthView {
             `Cleared for ${describeLoadFrom({ tag: c.tag, level: c.upTo as 1 | 2 | 3 })} until ${formatDay(c.expires)}`,
         ),
       ...file.clearances
-        .filter((c) => c.expires < ctx.today)
+        .filter((c) => c.expires < today)
         .map((c) => `A clearance by ${c.clinician} ended on ${formatDay(c.expires)}: ask for a new one`),
     ],
   }
@@ -112,74 +115,7 @@ const GIVEN = {
   'from-card': 'from a printed card',
 } as const
 
-export type ScreeningState = {
-  readonly code: 'not-asked' | 'ask-again' | 'open' | 'soon' | 'answered'
-  readonly line: string
-}
-
-/** Where somebody's screening stands: no word of what was answered. */
-export function screeningState(judge: Judge, id: string, today: Day): ScreeningState {
-  const { screening } = judge.health(id)
-  const conditions = conditionsOf(library(), screening, today)
-  const answered = screening.answers.length > 0 || screening.nothingApplies !== null || screening.gentle
-  if (conditions.expired.length > 0)
-    return {
-      code: 'ask-again',
-      line: 'Some answers are older than six months: ask again. Until then they count as unknown.',
-    }
-  if (!answered) return { code: 'not-asked', line: 'Not asked yet. Full inversions and falls wait for it.' }
-  if (conditions.set.has('UNKNOWN-core'))
-    return {
-      code: 'open',
-      line: 'Some of the questions that matter most are open. Full inversions and falls wait for them.',
-    }
-  const until = conditions.soon.at(0)?.until
-  return until
-    ? { code: 'soon', line: `Answered. Ask again by ${formatDay(until)}.` }
-    : { code: 'answered', line: 'Answered.' }
-}
-
-/** A limit in words with how strict it is; one that a stricter one covers is left out. */
-function capLines({ caps }: Pick<Caps, 'caps'>): { verdict: Verdict; text: string }[] {
-  const strictness = (cap: Cap): number => STRICT_FIRST.indexOf(verdictOf(cap))
-  const lines = caps
-    .filter(
-      (cap) =>
-        !caps.some((o) => o.tag === cap.tag && o.level <= cap.level && strictness(o) < strictness(cap)),
-    )
-    .map((cap) => {
-      const seconds = cap.mostSeconds === null ? '' : ` for ${cap.mostSeconds} s at most`
-      return { verdict: verdictOf(cap), text: `${describeLoadFrom(cap)}${seconds}` }
-    })
-  return [...new Map(lines.map((line) => [`${line.verdict} ${line.text}`, line])).values()]
-}
-
-/** What is barred or left out, in words, each once: for cards. */
-export function closedWords({ caps }: Pick<Caps, 'caps'>): string[] {
-  return [
-    ...new Set(
-      caps.filter((c) => c.action === 'stop' || c.action === 'avoid').map((c) => describeLoadFrom(c)),
-    ),
-  ]
-}
-
-function verdictOf(cap: Cap): Verdict {
-  return judgeLoad({ [cap.tag]: cap.level }, { caps: [cap] }).verdict
-}
-
-/** Limits by strictness, one line each. */
-function limitLines(caps: Caps): LimitsView['limits'] {
-  const lines = capLines(caps)
-  return STRICT_FIRST.flatMap((verdict) => {
-    const own = lines.filter((l) => l.verdict === verdict).map((l) => l.text)
-    return own.length === 0 ? [] : [{ word: verdictWord(verdict), text: own.join(', ') }]
-  })
-}
-
-const STRICT_FIRST: readonly Verdict[] = ['barred', 'left-out', 'changed', 'watch']
-
-function closedIn(family: Family, caps: Caps): { stage: string; text: string }[] {
-  const practice = library()
+function closedIn(practice: Library, family: Family, caps: Caps): { stage: string; text: string }[] {
   const stage = practice.stages.find(
     (s) => s.family === family && asStrictAs(judgeLoad(s.load, caps).verdict, 'left-out'),
   )
@@ -189,11 +125,11 @@ function closedIn(family: Family, caps: Caps): { stage: string; text: string }[]
   return [{ stage: `${stage.name} (${stage.id})`, text }]
 }
 
-function stagesByVerdict(caps: Caps): { word: string; names: string[] }[] {
+function stagesByVerdict(practice: Library, caps: Caps): { word: string; names: string[] }[] {
   return STRICT_FIRST.map((verdict) => ({
     word: verdictWord(verdict),
-    names: library()
-      .stages.filter((s) => judgeLoad(s.load, caps).verdict === verdict)
+    names: practice.stages
+      .filter((s) => judgeLoad(s.load, caps).verdict === verdict)
       .map((s) => `${s.name} (${s.id})`),
   })).filter(({ names }) => names.length > 0)
 }
@@ -214,30 +150,31 @@ export type PassData = {
 }
 
 /** What a tablet that is passed round needs: names, who is done, the questions. Nothing that anybody answered. */
-export function passData(classId: string): PassData | null {
-  const ctx = context()
-  const record = findClass(ctx.db, classId)
+export function passData(ctx: Context, classId: string): PassData | null {
+  const record = findClass(ctx.scope, classId)
   if (!record) return null
-  const judge = judgeFor(ctx, classId)
+  // What is said on a tablet is said of today.
+  const judge = judgeOf(ctx)
+  const kept = standings(ctx, record.roster)
   return {
     classId,
-    people: listStudents(ctx.db)
-      .filter((s) => record.roster.includes(s.id))
+    people: studentsByIds(ctx.scope, record.roster)
+      .filter((s) => s.archivedDay === null)
       .map(({ id, name }) => ({
         id,
         name,
         checkedIn: judge.checkIn(id) !== null,
-        asked: screeningState(judge, id, ctx.today).code !== 'not-asked',
+        asked: kept.get(id)?.screening !== 'not-asked',
       })),
-    questions: intakeQuestions(),
-    daily: dailyTicks(),
+    questions: intakeQuestions(ctx),
+    daily: dailyTicks(ctx),
   }
 }
 
 /** What may be ticked at the door; scales are asked apart. */
-export function dailyTicks(): PassData['daily'] {
-  return library()
-    .intake.filter((q) => q.id.startsWith('D'))
+export function dailyTicks({ practice }: Context): PassData['daily'] {
+  return practice.intake
+    .filter((q) => q.id.startsWith('D'))
     .flatMap((q) => q.options.map((o) => `${q.id}:${o.id}`))
     .flatMap((id) => {
       const label = DAILY_WORD[id]
@@ -246,11 +183,9 @@ export function dailyTicks(): PassData['daily'] {
 }
 
 /** Loads that some rule stops, level by level: what a clearance may cover. */
-export function clearableLoads(): { value: string; label: string }[] {
+export function clearableLoads({ practice }: Context): { value: string; label: string }[] {
   const stopped = new Set(
-    library()
-      .cautions.filter((c) => c.action === 'stop')
-      .flatMap((c) => c.tags.map((t) => t.tag)),
+    practice.cautions.filter((c) => c.action === 'stop').flatMap((c) => c.tags.map((t) => t.tag)),
   )
   return LOAD_TAGS.filter((tag) => stopped.has(tag)).flatMap((tag) =>
     ([1, 2, 3] as const).map((level) => {
@@ -258,4 +193,9 @@ export function clearableLoads(): { value: string; label: string }[] {
       return { value: `${tag} ${level}`, label: `Up to ${words}` }
     }),
   )
+}
+
+/** The key of the health notes as it is printed and put away; null where it is missing, or the notes are shut here. */
+export function printedCode({ health, privacy }: Context): string | null {
+  return health.key && privacy.notesOpen ? recoveryCode(health.key) : null
 }

@@ -6,28 +6,28 @@ import { describeIncident } from '@/core/words/incident'
 import { addIncident } from '@/db/incidents'
 import { action } from '../action'
 import { done, problem } from '../answer'
-import { keyOfHealth } from '../context'
-import { idField, stageField } from '../fields'
+import { idField } from '../fields'
 
 const words = z.string().trim().max(2000, 'At most 2,000 characters.')
 
 /** Keeps a report. It needs no open notes: what happened has to be written at once. */
 export const saveIncident = action(
-  z.object({
-    id: idField,
-    day: z.iso.date('Pick the day.'),
-    time: z.string(),
-    classId: idField.nullable(),
-    studentId: idField.nullable(),
-    kind: z.enum(KINDS, { error: 'Pick what kind it was.' }),
-    stageId: stageField.nullable(),
-    happened: words,
-    done: words,
-    told: z.array(z.enum(TOLD)),
-    witnesses: words,
-    reporter: words,
-  }),
-  ({ db, today }, { id, day, time, classId, studentId, ...rest }) => {
+  ({ stageField }) =>
+    z.object({
+      id: idField,
+      day: z.iso.date('Pick the day.'),
+      time: z.string(),
+      classId: idField.nullable(),
+      studentId: idField.nullable(),
+      kind: z.enum(KINDS, { error: 'Pick what kind it was.' }),
+      stageId: stageField.nullable(),
+      happened: words,
+      done: words,
+      told: z.array(z.enum(TOLD)),
+      witnesses: words,
+      reporter: words,
+    }),
+  ({ scope, clock: { today }, health: { key } }, { id, day, time, classId, studentId, ...rest }) => {
     const report = { ...rest, setupId: null }
     const wrong = incidentProblem(report, { day, time }, today)
     if (wrong) {
@@ -35,10 +35,9 @@ export const saveIncident = action(
         wrong.code === 'incident-empty' ? wrong.field : wrong.code === 'incident-time' ? 'time' : 'day'
       return problem(describeIncident(wrong), path)
     }
-    const key = keyOfHealth()
     if (!key)
       return problem('The key that seals reports is missing or broken. Print this page before you leave it.')
-    addIncident(db, key, { id, day, time, classId, studentId, writtenDay: today, report })
+    addIncident(scope, key, { id, day, time, classId, studentId, writtenDay: today, report })
     return done({ id })
   },
 )

@@ -1,16 +1,19 @@
 import 'server-only'
-import { formatDay } from '@/core/day'
-import { library } from '@/core/practice/library'
+import { addDays, formatDay } from '@/core/day'
 import { KIND_WORD, TOLD_WORD } from '@/core/words/incident'
-import { listClasses } from '@/db/classes'
+import { classLines, findClass } from '@/db/classes'
 import { findIncident, listIncidents, type IncidentRecord } from '@/db/incidents'
-import { listStudents } from '@/db/students'
+import { findStudent, listNames } from '@/db/students'
 import { now } from '../clock'
-import { context, keyOfHealth } from '../context'
+import type { Context } from '../context'
 
 /** Reports by day; without open notes only that there is one. */
-export function incidentList(open: boolean): { id: string; when: string; what: string }[] {
-  return listIncidents(context().db, open ? keyOfHealth() : null).map((i) => ({
+export function incidentList({
+  scope,
+  health,
+  privacy,
+}: Context): { id: string; when: string; what: string }[] {
+  return listIncidents(scope, privacy.notesOpen ? health.key : null).map((i) => ({
     id: i.id,
     when: `${formatDay(i.day)}, ${i.time}`,
     what: i.report ? KIND_WORD[i.report.kind] : 'A report, sealed',
@@ -24,27 +27,27 @@ export type IncidentView = {
   readonly studio: string
 }
 
-/** One report for reading and printing; null where it is gone or does not open. */
-export function incidentView(id: string): IncidentView | null {
-  const { db, studio } = context()
-  const found = findIncident(db, keyOfHealth(), id)
+/** One report for reading and printing; null where it is gone, does not open, or the notes are shut on this screen. */
+export function incidentView(ctx: Context, id: string): IncidentView | null {
+  const { scope, studio, health, privacy } = ctx
+  const found = privacy.notesOpen ? findIncident(scope, health.key, id) : null
   if (!found?.report) return null
   return {
     when: `${formatDay(found.day)}, ${found.time}`,
     written: formatDay(found.writtenDay),
     studio: studio.name,
-    lines: linesOf(found, found.report),
+    lines: linesOf(ctx, found, found.report),
   }
 }
 
 function linesOf(
+  { scope, practice }: Context,
   record: IncidentRecord,
   report: NonNullable<IncidentRecord['report']>,
 ): { label: string; text: string }[] {
-  const { db } = context()
-  const person = listStudents(db, { archived: true }).find((s) => s.id === record.studentId)
-  const held = listClasses(db).find((c) => c.id === record.classId)
-  const stage = library().stages.find((s) => s.id === report.stageId)
+  const person = record.studentId === null ? null : findStudent(scope, record.studentId)
+  const held = record.classId === null ? null : findClass(scope, record.classId)
+  const stage = practice.stages.find((s) => s.id === report.stageId)
   return [
     { label: 'Person', text: person?.name ?? 'Nobody named' },
     { label: 'Class', text: held ? `${held.title}, ${formatDay(held.day)}` : 'None' },
@@ -59,7 +62,7 @@ function linesOf(
 }
 
 /** What the form picks from. */
-export function incidentForm(): {
+export function incidentForm({ scope, practice, studio, clock }: Context): {
   people: { value: string; label: string }[]
   classes: { value: string; label: string }[]
   stages: { value: string; label: string }[]
@@ -67,14 +70,14 @@ export function incidentForm(): {
   time: string
   reporter: string
 } {
-  const { db, studio, today } = context()
+  const { today } = clock
   return {
-    people: listStudents(db).map((s) => ({ value: s.id, label: s.name })),
-    classes: listClasses(db)
-      .filter((c) => c.day <= today)
-      .slice(0, 12)
-      .map((c) => ({ value: c.id, label: `${c.title}, ${formatDay(c.day)}` })),
-    stages: library().stages.map((s) => ({ value: s.id, label: `${s.name} (${s.id})` })),
+    people: listNames(scope).map((s) => ({ value: s.id, label: s.name })),
+    classes: classLines(scope, addDays(today, 1), 12).lines.map((c) => ({
+      value: c.id,
+      label: `${c.title}, ${formatDay(c.day)}`,
+    })),
+    stages: practice.stages.map((s) => ({ value: s.id, label: `${s.name} (${s.id})` })),
     today,
     time: new Intl.DateTimeFormat('en-GB', {
       timeZone: studio.timeZone,

@@ -1,6 +1,7 @@
 import 'server-only'
-import { findById, library } from '@/core/practice/library'
+import { findById } from '@/core/practice/find'
 import { FAMILIES, type Family } from '@/core/practice/schema'
+import type { Context } from '../context'
 import { FAMILY_NAMES } from '@/core/words/family'
 import { describeLoad } from '@/core/words/load'
 import { describeAsked } from '@/core/words/reason'
@@ -26,8 +27,7 @@ export function familyFrom(text: string | undefined): Family {
 }
 
 /** The stages of a family as cards, in ladder order. */
-export function stageCards(family: Family): StageCard[] {
-  const practice = library()
+export function stageCards({ practice }: Context, family: Family): StageCard[] {
   return practice.stages
     .filter((stage) => stage.family === family)
     .map(({ id, name, sanskrit = '', do: doing, lookFor, cue, why, gates, load, rung, exits, faults }) => ({

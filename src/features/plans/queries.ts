@@ -1,65 +1,29 @@
 import 'server-only'
-import { attemptCap, firstMonthCap } from '@/core/approaches/floor'
+import type { Brief, BriefPerson } from '@/core/classes/brief'
+import { versionsOf, type Plan, type PlanBlock, type Version } from '@/core/classes/plan'
 import { estimateBody } from '@/core/body/estimate'
-import { formatDay, nextWeekday } from '@/core/day'
-import { greedyPlan } from '@/core/planning/greedy'
-import type { ClassBrief, Participant, Plan, PlanBlock, Version } from '@/core/planning/plan'
-import { validatePlan } from '@/core/planning/validate'
-import { allowedStages } from '@/core/readiness/allowed'
-import { findById, library } from '@/core/practice/library'
+import { formatDay, nextWeekday, type Day } from '@/core/day'
+import { validatePlan } from '@/core/planning/check/validate'
+import { findById } from '@/core/practice/find'
+import type { Library } from '@/core/practice/library'
 import { solveSetup } from '@/core/setups/catalogue'
-import { count, length } from '@/core/words/number'
-import { placementLabel, propNoun } from '@/core/words/setup'
 import { formatClock } from '@/core/units'
-import { BLOCK_TITLE, describePlanWarning, describeViolation } from '@/core/words/plan'
-import { findClass, listClasses, type ClassRecord } from '@/db/classes'
+import { count, length } from '@/core/words/number'
+import {
+  BLOCK_TITLE,
+  describeChange,
+  describePlanWarning,
+  describeViolation,
+  NOTHING_OPEN,
+} from '@/core/words/plan'
+import { placementLabel, propNoun } from '@/core/words/setup'
+import { classLines, findClass } from '@/db/classes'
 import { listGroups } from '@/db/groups'
-import { listStudents, type StudentRecord } from '@/db/students'
+import { listNames } from '@/db/students'
 import type { StudioRecord } from '@/db/studio'
-import { context, type Context } from '../context'
-import { judgeFor } from '../judge'
-
-/** What the planner works from for one class. */
-function briefOf(
-  ctx: Context,
-  record: Pick<ClassRecord, 'id' | 'minutes' | 'bays' | 'locks' | 'roster'>,
-): ClassBrief {
-  const judge = judgeFor(ctx, record.id)
-  const people = listStudents(ctx.db, { archived: true }).filter((s) => record.roster.includes(s.id))
-  const participants = people.map(({ id, breathS, createdDay }): Participant => {
-    const { observations, attempts, placements } = judge.evidence(id)
-    const begun = [createdDay, ...[...observations, ...attempts, ...placements].map((f) => f.day)]
-    const decision = judge.decide(id)
-    return {
-      studentId: id,
-      breathS,
-      mostAttempts: attemptCap(ctx.studio.floor, firstMonthCap(begun, ctx.today)),
-      standingId: decision.standing?.stageId ?? null,
-      targetId: decision.targetId,
-      outcome: decision.outcome,
-      looked: decision.targetId === null ? null : judge.looked(id, decision.targetId),
-      // Tonight's check-in lowers what is planned and leaves the standing as it is.
-      limits: judge.tonight(id),
-    }
-  })
-  const { minutes, bays, locks } = record
-  return {
-    minutes,
-    bays,
-    locks,
-    participants,
-    mostAttempts: attemptCap(ctx.studio.floor),
-    stock: { straps: ctx.studio.straps, blocks: ctx.studio.blocks },
-  }
-}
-
-/** A fresh plan for a class as people stand today. */
-export function makePlan(
-  ctx: Context,
-  record: Pick<ClassRecord, 'id' | 'minutes' | 'bays' | 'locks' | 'roster'>,
-): ReturnType<typeof greedyPlan> {
-  return greedyPlan(library(), briefOf(ctx, record))
-}
+import type { Context } from '../context'
+import { CLASS_FAMILY, classFile } from '../desk/class-file'
+import { peopleOf, type People } from '../desk/people'
 
 export type ClassSummary = {
   id: string
@@ -71,18 +35,20 @@ export type ClassSummary = {
   past: boolean
 }
 
-/** All classes for the list. */
-export function classSummaries(): ClassSummary[] {
-  const { db, today } = context()
-  return listClasses(db).map((c) => ({
-    id: c.id,
-    title: c.title,
-    dayLabel: formatDay(c.day),
-    startTime: c.startTime,
-    people: c.roster.length,
-    planned: c.plan !== null,
-    past: c.day < today,
-  }))
+/** A page of the classes, newest first, and the day from which the next page goes back. */
+export function classSummaries(
+  { scope, clock }: Context,
+  before: Day | null,
+): { classes: ClassSummary[]; earlier: Day | null } {
+  const { lines, earlier } = classLines(scope, before)
+  return {
+    earlier,
+    classes: lines.map((c) => ({
+      ...{ id: c.id, title: c.title, startTime: c.startTime, people: c.people, planned: c.planned },
+      dayLabel: formatDay(c.day),
+      past: c.day < clock.today,
+    })),
+  }
 }
 
 /** People to pick from and the bays there are. */
@@ -99,11 +65,13 @@ export type NewClassData = {
   }
 }
 
-export function newClassData(groupId: string | undefined): NewClassData {
-  const { db, studio, today } = context()
-  const group = listGroups(db).find((g) => g.id === groupId)
+export function newClassData(
+  { scope, studio, clock: { today } }: Context,
+  groupId: string | undefined,
+): NewClassData {
+  const group = listGroups(scope).find((g) => g.id === groupId)
   return {
-    people: listStudents(db).map(({ id, name }) => ({ id, name })),
+    people: listNames(scope),
     bays: studio.bays,
     start: group
       ? {
@@ -125,10 +93,12 @@ export function newClassData(groupId: string | undefined): NewClassData {
   }
 }
 
-export type VersionView = Version & {
+export type VersionView = Omit<Version, 'change'> & {
   name: string
   stage: string
   cue: string
+  /** How a limit changes it; empty where none does, or on a private screen. */
+  changed: string
   /** What places hands and props for this body; empty without a height. */ numbers: string
   choices: { id: string; label: string; allowed: boolean }[]
 }
@@ -156,15 +126,16 @@ export type PlanView = {
   violations: string[]
   people: number
   planned: boolean
+  /** What is over stays as it was. */
+  editable: boolean
 }
 
-/** A class with its plan in words. */
-export function planView(id: string): PlanView | null {
-  const ctx = context()
-  const record = findClass(ctx.db, id)
+/** A class with its plan in words: what is over as it was, what is to come as it holds today. */
+export function planView(ctx: Context, id: string): PlanView | null {
+  const { scope, practice, studio } = ctx
+  const record = findClass(scope, id)
   if (!record) return null
-  const people = peopleOf(ctx)
-  const { nameOf } = people
+  const file = classFile(ctx, record)
   const base = {
     id,
     title: record.title,
@@ -174,39 +145,36 @@ export function planView(id: string): PlanView | null {
     bays: record.bays,
     people: record.roster.length,
   }
-  if (!record.plan) return { ...base, planned: false, blocks: [], pull: '', warnings: [], violations: [] }
-  const brief = briefOf(ctx, record)
-  const { plan } = record
+  if (!file)
+    return { ...base, planned: false, editable: true, blocks: [], pull: '', warnings: [], violations: [] }
+  const { plan, brief, past } = file
+  const view: View = { ctx, brief, people: peopleOf(ctx, everyoneIn(plan)) }
+  const broken = brief ? validatePlan(practice, brief, plan) : []
   return {
     ...base,
     planned: true,
-    blocks: plan.blocks.map((block) => blockView(block, brief, people)),
-    pull: pullList(plan, ctx.studio),
+    editable: !past,
+    blocks: plan.blocks.map((block) => blockView(block, view)),
+    pull: pullList(plan, studio),
     warnings: plan.warnings.map(describePlanWarning),
     // The same sentence of two blocks is said once.
-    violations: [
-      ...new Set(validatePlan(library(), brief, plan).map((v) => describeViolation(v, library(), nameOf))),
-    ],
+    violations: [...new Set(broken.map((v) => describeViolation(v, practice, view.people.nameOf)))],
   }
 }
 
-type People = {
-  students: Map<string, StudentRecord>
-  studio: StudioRecord
-  nameOf: (studentId: string) => string
+type View = { readonly ctx: Context; readonly brief: Brief | null; readonly people: People }
+
+/** Whoever a plan speaks of, on the list today or not. */
+function everyoneIn(plan: Plan): string[] {
+  const turns = plan.blocks.flatMap((b) => (b.kind === 'waves' ? b.turns.flatMap((t) => t.up) : []))
+  return [...new Set([...plan.blocks.flatMap(versionsOf), ...turns].map((v) => v.studentId))]
 }
 
-/** People by id, put-away ones too: past plans keep their names. */
-export function peopleOf({ db, studio }: Context): People {
-  const students = new Map(listStudents(db, { archived: true }).map((s) => [s.id, s]))
-  return { students, studio, nameOf: (id) => students.get(id)?.name ?? 'Somebody erased' }
-}
-
-function blockView(block: PlanBlock, brief: ClassBrief, people: People): BlockView {
-  const { nameOf } = people
-  const practice = library()
-  const versions = 'versions' in block ? block.versions.map((v) => versionView(v, brief, people)) : []
-  const items = 'items' in block ? block.items.map((item) => itemLine(item)) : []
+function blockView(block: PlanBlock, view: View): BlockView {
+  const { practice } = view.ctx
+  const { nameOf } = view.people
+  const versions = versionsOf(block).map((v) => versionView(v, view))
+  const items = 'items' in block ? block.items.map((item) => itemLine(practice, item)) : []
   const turns =
     block.kind === 'waves'
       ? block.turns.map((turn) => ({
@@ -215,9 +183,7 @@ function blockView(block: PlanBlock, brief: ClassBrief, people: People): BlockVi
           up: turn.up.map(({ bay, studentId }) => ({ bay, name: nameOf(studentId) })),
         }))
       : []
-  const stages = [...new Set(versions.map((v) => v.stageId))].sort(
-    (a, b) => practice.stages.findIndex((s) => s.id === a) - practice.stages.findIndex((s) => s.id === b),
-  )
+  const stages = practice.stages.filter((stage) => versions.some((v) => v.stageId === stage.id))
   return {
     kind: block.kind,
     title: BLOCK_TITLE[block.kind],
@@ -226,22 +192,22 @@ function blockView(block: PlanBlock, brief: ClassBrief, people: People): BlockVi
     items,
     versions,
     turns,
-    lanes: stages.map((id) => {
-      const stage = findById(practice.stages, id)
-      return {
-        label: stage.name,
-        cue: stage.cue,
-        people: versions.filter((v) => v.stageId === id).map((v) => v.name),
-      }
-    }),
+    lanes: [
+      ...stages.map(({ id, name, cue }) => ({ id, label: name, cue })),
+      ...(versions.some((v) => v.stageId === null) ? [{ id: null, label: NOTHING_OPEN, cue: '' }] : []),
+    ].map(({ id, label, cue }) => ({
+      label,
+      cue,
+      people: versions.filter((v) => v.stageId === id).map((v) => v.name),
+    })),
     dose: doseLine(block),
   }
 }
 
 /** The lengths that place hands and props in somebody's version, short enough for a strip card. */
-function handNumbers({ studentId, setupId }: Version, { students, studio }: People): string {
-  const student = students.get(studentId)
-  if (!student?.statureCm) return ''
+function handNumbers({ studentId, setupId }: Version, { ctx: { studio }, people }: View): string {
+  const student = people.students.get(studentId)
+  if (!student?.statureCm || setupId === null) return ''
   const body = estimateBody({ statureCm: student.statureCm, measured: student.measured })
   if (!body.ok) return ''
   const solved = solveSetup(setupId, body.value, {}, studio.stock)
@@ -251,31 +217,39 @@ function handNumbers({ studentId, setupId }: Version, { students, studio }: Peop
     .join(' · ')
 }
 
-function versionView(version: Version, brief: ClassBrief, people: People): VersionView {
-  const { nameOf } = people
-  const practice = library()
-  const stage = findById(practice.stages, version.stageId)
-  const participant = brief.participants.find((p) => p.studentId === version.studentId)
-  const allowed = new Set(participant ? allowedStages(practice, participant).map((s) => s.id) : [])
-  const choices = practice.stages
-    .filter((s) => s.family === 'FS')
-    .map((s) => ({
-      id: s.id,
-      label: `${s.name} (${s.id})${allowed.has(s.id) ? '' : ' · above what is recorded'}`,
-      allowed: allowed.has(s.id),
-    }))
+function versionView(version: Version, view: View): VersionView {
+  const { practice, privacy } = view.ctx
+  const stage = version.stageId === null ? null : findById(practice.stages, version.stageId)
+  const person = view.brief?.people.find((p) => p.studentId === version.studentId)
+  const open = new Set(person?.families[CLASS_FAMILY]?.open)
+  const closed = new Set(person ? barredStages(practice, person) : [])
+  const { change, ...rest } = version
   return {
-    ...version,
-    name: nameOf(version.studentId),
-    stage: stage.name,
-    cue: stage.cue,
-    numbers: handNumbers(version, people),
-    choices,
+    ...rest,
+    name: view.people.nameOf(version.studentId),
+    stage: stage?.name ?? NOTHING_OPEN,
+    cue: stage?.cue ?? '',
+    changed: privacy.hidden ? '' : describeChange(change),
+    numbers: handNumbers(version, view),
+    // What a Stop bars is no choice at all.
+    choices: practice.stages
+      .filter((s) => s.family === CLASS_FAMILY && !closed.has(s.id))
+      .map((s) => ({
+        id: s.id,
+        label: `${s.name} (${s.id})${open.has(s.id) ? '' : ' · above what is recorded'}`,
+        allowed: open.has(s.id),
+      })),
   }
 }
 
-function itemLine({ id, seconds }: { id: string; seconds: number }): string {
-  const practice = library()
+function barredStages(practice: Library, { limits }: BriefPerson): string[] {
+  const stops = limits.filter((limit) => limit.action === 'stop')
+  return practice.stages
+    .filter((s) => stops.some(({ tag, level }) => (s.load[tag] ?? 0) >= level))
+    .map((s) => s.id)
+}
+
+function itemLine(practice: Library, { id, seconds }: { id: string; seconds: number }): string {
   const block = findById([...practice.warmups, ...practice.counterposes], id)
   return `${block.name}, ${formatClock(seconds)}: ${block.do}`
 }

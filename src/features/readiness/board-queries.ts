@@ -1,17 +1,17 @@
 import 'server-only'
-import { findById, library } from '@/core/practice/library'
+import { findById } from '@/core/practice/find'
 import type { Family } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
-import { needsLook } from '@/core/readiness/offers'
+import { answerTo, needsLook } from '@/core/readiness/offers'
 import { FAMILY_NAMES } from '@/core/words/family'
-import type { Wording } from '@/core/words/number'
 import { describeAnswer } from '@/core/words/offer'
 import { stageName } from '@/core/words/reason'
-import { listStudents } from '@/db/students'
-import { context } from '../context'
-import { judgeFor } from '../judge'
-import { BOARD } from './families'
-import { markOf, viewDecision } from './decision-view'
+import { listNames } from '@/db/students'
+import { offerTapsOf } from '@/db/offers'
+import type { Context } from '../context'
+import { markOf, viewDecision } from '../desk/decision-view'
+import { BOARD } from '../desk/families'
+import { decisionIn, standings } from '../desk/standing'
 
 export type BoardCell = { family: Family; outcome: Decision['outcome']; next: string }
 export type BoardRow = { id: string; name: string; cells: BoardCell[]; summary: string }
@@ -29,6 +29,8 @@ export type BoardData = {
   rows: BoardRow[]
   /** First solo tries of a kick, a free balance or a head load: each waits for the teacher’s look. */
   offers: Offer[]
+  page: number
+  pages: number
 }
 
 /** Nearest to the next step first. */
@@ -42,59 +44,73 @@ const NEAREST: readonly Decision['outcome'][] = [
   'held',
 ]
 
-/** Everybody in all six families, nearest to a next step first. */
-export function board(hidden = false): BoardData {
-  const ctx = context()
-  const judge = judgeFor(ctx)
-  const practice = library()
-  const people = listStudents(ctx.db).map(({ id, name }) => ({
-    id,
-    name,
-    decisions: BOARD.map((family) => judge.decide(id, { family })),
-  }))
+/** Rows before the rest is a page of its own. */
+const ROWS_A_PAGE = 60
+
+/** Everybody in all six families, nearest to a next step first. `page` counts from 1. */
+export function board(ctx: Context, page = 1): BoardData {
+  const { practice, scope } = ctx
+  const names = listNames(scope)
+  const kept = standings(
+    ctx,
+    names.map((p) => p.id),
+  )
+  const people = names.flatMap(({ id, name }) => {
+    const now = kept.get(id)
+    return now ? [{ id, name, decisions: BOARD.map((family) => decisionIn(now, family)) }] : []
+  })
+  const ranked = people
+    .map((person) => ({ ...person, rank: nearness(person.decisions.map(markOf)) }))
+    .sort((a, b) => a.rank - b.rank)
   return {
     families: BOARD.map((id) => ({ id, name: FAMILY_NAMES[id] })),
-    rows: people
-      .map(({ id, name, decisions }) => ({
-        id,
-        name,
-        cells: decisions.map(({ family, outcome, targetId, ...rest }) => ({
-          family,
-          outcome: markOf({ outcome, ...rest }),
-          next: targetId === null ? 'Top of the ladder' : stageName(practice, targetId),
-        })),
-        summary: summaryOfNearest(decisions, ctx.studio, hidden),
-      }))
-      .sort((a, b) => nearness(a.cells) - nearness(b.cells)),
-    offers: people.flatMap(({ id, name, decisions }) =>
-      decisions.flatMap(({ outcome, targetId, family }) => {
-        if (outcome !== 'offer' || targetId === null) return []
-        if (!needsLook(findById(practice.stages, targetId))) return []
-        const tap = judge.looked(id, targetId)
-        return [
-          {
-            studentId: id,
-            name,
-            family,
-            stageId: targetId,
-            stage: stageName(practice, targetId),
-            answered: tap ? describeAnswer(tap, ctx.studio.timeZone) : '',
-          },
-        ]
-      }),
-    ),
+    page,
+    pages: Math.max(1, Math.ceil(ranked.length / ROWS_A_PAGE)),
+    rows: ranked.slice((page - 1) * ROWS_A_PAGE, page * ROWS_A_PAGE).map(({ id, name, decisions }) => ({
+      id,
+      name,
+      cells: decisions.map((decision) => ({
+        family: decision.family,
+        outcome: markOf(decision),
+        next: decision.targetId === null ? 'Top of the ladder' : stageName(practice, decision.targetId),
+      })),
+      summary: summaryOfNearest(ctx, decisions),
+    })),
+    offers: offersIn(ctx, people),
   }
 }
 
-function nearness(cells: readonly BoardCell[]): number {
+function offersIn(
+  { practice, scope, studio, clock }: Context,
+  people: readonly { id: string; name: string; decisions: readonly Decision[] }[],
+): Offer[] {
+  const waiting = people.flatMap(({ id, name, decisions }) =>
+    decisions.flatMap(({ outcome, targetId, family }) =>
+      outcome === 'offer' && targetId !== null && needsLook(findById(practice.stages, targetId))
+        ? [{ studentId: id, name, family, stageId: targetId }]
+        : [],
+    ),
+  )
+  const taps = offerTapsOf(scope, [...new Set(waiting.map((offer) => offer.studentId))])
+  return waiting.map((offer) => {
+    const tap = answerTo(taps, offer.studentId, offer.stageId, clock.nowMs)
+    return {
+      ...offer,
+      stage: stageName(practice, offer.stageId),
+      answered: tap ? describeAnswer(tap, studio.timeZone) : '',
+    }
+  })
+}
+
+function nearness(marks: readonly Decision['outcome'][]): number {
   // The best mark first, then how many of them.
-  const ranks = cells.map((c) => NEAREST.indexOf(c.outcome)).sort((a, b) => a - b)
+  const ranks = marks.map((mark) => NEAREST.indexOf(mark)).sort((a, b) => a - b)
   return ranks.reduce((sum, rank, i) => sum + rank / 10 ** i, 0)
 }
 
-function summaryOfNearest(decisions: readonly Decision[], wording: Wording, hidden: boolean): string {
+function summaryOfNearest(ctx: Context, decisions: readonly Decision[]): string {
   // What somebody works at comes before a ladder nobody has begun.
   const rank = (d: Decision): number => (d.standing ? 0 : NEAREST.length) + NEAREST.indexOf(markOf(d))
   const nearest = decisions.toSorted((a, b) => rank(a) - rank(b))[0]
-  return nearest ? `${FAMILY_NAMES[nearest.family]}: ${viewDecision(nearest, wording, hidden).summary}` : ''
+  return nearest ? `${FAMILY_NAMES[nearest.family]}: ${viewDecision(ctx, nearest).summary}` : ''
 }

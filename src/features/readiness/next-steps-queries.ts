@@ -1,6 +1,7 @@
 import 'server-only'
 import { daysBetween } from '@/core/day'
-import { findById, library } from '@/core/practice/library'
+import { findById } from '@/core/practice/find'
+import type { Library } from '@/core/practice/library'
 import type { Family } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
 import { foldEvidence, type Evidence } from '@/core/readiness/evidence'
@@ -22,9 +23,9 @@ import {
   describeSideGap,
   describeTrial,
 } from '@/core/words/next-steps'
-import type { Wording } from '@/core/words/number'
 import { faultName } from '@/core/words/reason'
-import type { Judge } from '../judge'
+import type { Context } from '../context'
+import type { Judge } from '../desk/judge'
 
 export type NextSteps = {
   /** How the missing results have been going. */
@@ -50,13 +51,11 @@ const FAULT_DAYS = 28
 
 /** Everything that follows from a decision, in sentences: how it goes, props, sides, drills, faults. */
 export function nextSteps(
+  { practice, clock, studio: wording, privacy }: Context,
   judge: Judge,
   decision: Decision,
-  today: string,
-  wording: Wording,
-  hidden: boolean,
 ): NextSteps {
-  const practice = library()
+  const { today } = clock
   const evidence = foldEvidence(judge.evidence(decision.studentId), today)
   const caps = judge.tonight(decision.studentId)
   const seen = [...evidence.observations, ...evidence.attempts]
@@ -66,7 +65,7 @@ export function nextSteps(
   const ownLately = faultsLately.filter((id) => findById(practice.faults, id).own)
   const gaps = sideGaps(practice, evidence.observations, today)
   const ladder = ladderOf(practice, decision.family)
-  const mine = inFamily(evidence, decision.family)
+  const mine = inFamily(practice, evidence, decision.family)
   const towards = decision.targetId ?? decision.standing?.stageId
   const asked = new Set(ladder.stages.flatMap((s) => s.gates.map((g) => g.check)))
   return {
@@ -75,7 +74,7 @@ export function nextSteps(
       const check = findById(practice.checks, m.gate.check)
       return [describeForecast(check, forecastGate(m.gate, check, evidence.observations, today), wording)]
     }),
-    kicks: kickLines(decision, evidence, today),
+    kicks: kickLines(practice, decision, evidence, today),
     props: [
       ...proposeFades(practice, mine, today).map((f) => describeFade(practice, f)),
       ...trialsOf(practice, mine).map((t) => describeTrial(practice, t)),
@@ -93,7 +92,7 @@ export function nextSteps(
         helpWith(practice, id, {
           evidence,
           caps,
-          checkIn: hidden ? null : judge.checkIn(decision.studentId),
+          checkIn: privacy.hidden ? null : judge.checkIn(decision.studentId),
           asked: towards ? ladder.gatesBeneath(towards) : [],
           asOf: today,
         }),
@@ -107,9 +106,9 @@ export function nextSteps(
 const LEAST_KICKS = 3
 
 /** Kicks of this family, together and by the leg that led where both have led. */
-function kickLines({ family }: Decision, evidence: Evidence, today: string): string[] {
+function kickLines(practice: Library, { family }: Decision, evidence: Evidence, today: string): string[] {
   const stages = new Set(
-    ladderOf(library(), family)
+    ladderOf(practice, family)
       .stages.filter(leavesFloor)
       .map((s) => s.id),
   )
@@ -122,7 +121,7 @@ function kickLines({ family }: Decision, evidence: Evidence, today: string): str
 }
 
 /** Tries at the stages of one family. */
-function inFamily(evidence: Evidence, family: Family): Evidence {
-  const own = new Set(ladderOf(library(), family).stages.map((s) => s.id))
+function inFamily(practice: Library, evidence: Evidence, family: Family): Evidence {
+  const own = new Set(ladderOf(practice, family).stages.map((s) => s.id))
   return { ...evidence, attempts: evidence.attempts.filter((a) => own.has(a.stageId)) }
 }

@@ -1,6 +1,7 @@
 import 'server-only'
 import { formatDay } from '@/core/day'
-import { findById, library } from '@/core/practice/library'
+import { findById } from '@/core/practice/find'
+import type { Library } from '@/core/practice/library'
 import type { Family, ReadinessCheck, Stage } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
 import { foldEvidence, type Attempt, type Evidence, type Observation } from '@/core/readiness/evidence'
@@ -19,10 +20,11 @@ import { describeCounted, faultName, shown, stageName } from '@/core/words/reaso
 import { findStudent } from '@/db/students'
 import type { Spans } from '@/core/body/spans'
 import { spansOfStudent } from '../body'
-import { context } from '../context'
-import { judgeFor, type Judge } from '../judge'
-import { markOf, viewDecision, type DecisionView } from './decision-view'
-import { BOARD } from './families'
+import type { Context } from '../context'
+import { markOf, viewDecision, type DecisionView } from '../desk/decision-view'
+import { BOARD } from '../desk/families'
+import { judgeOf, type Judge } from '../desk/judge'
+import { decisionIn, standings } from '../desk/standing'
 import { nextSteps, type NextSteps } from './next-steps-queries'
 
 export type HistoryEntry = {
@@ -89,7 +91,8 @@ export type PersonReadiness = {
   tonight: string
   answer: AnswerView | null
   next: NextSteps
-  turnings: TurningView[]
+  /** Null until it is asked for. */
+  turnings: TurningView[] | null
   tries: TryEntry[]
   tryStages: TryStage[]
   /** Every fault there is, for what no chip names. */
@@ -102,74 +105,97 @@ export type PersonReadiness = {
   stages: { id: string; label: string }[]
   faults: { id: string; name: string }[]
   history: HistoryEntry[]
+  /** How many entries and tries lie further back than what is shown. */
+  earlier: number
   holds: { day: string; label: string; seconds: number; valid: boolean }[]
 }
 
-/** Everything the page of one person shows. */
-export function personReadiness(id: string, hidden = false, family: Family = 'FS'): PersonReadiness | null {
-  const ctx = context()
-  const { db, today, studio } = ctx
-  const student = findStudent(db, id)
+/** What the page of one person is asked to show besides the usual. */
+export type PersonAsked = {
+  readonly family: Family
+  /** How the answer has changed over all the days: made anew from what was known on each, so only when asked for. */
+  readonly withTurnings: boolean
+  /** Everything that was ever recorded, not only the latest. */
+  readonly withAll: boolean
+}
+
+/** Entries of the history, and tries, that a page shows at most: further back is a page of its own. */
+const ENTRIES_SHOWN = 60
+
+/** Everything the page of one person shows: their own facts and health, and nobody else's. */
+export function personReadiness(
+  ctx: Context,
+  id: string,
+  { family, withTurnings, withAll }: PersonAsked,
+): PersonReadiness | null {
+  const { scope, practice, clock, studio, privacy } = ctx
+  const student = findStudent(scope, id)
   if (!student) return null
-  const practice = library()
-  const judge = judgeFor(ctx)
+  const { today } = clock
+  const shown = withAll ? Infinity : ENTRIES_SHOWN
+  const judge = judgeOf(ctx)
+  const kept = standings(ctx, [id]).get(id)
+  const decisionOf = (f: Family): Decision => (kept ? decisionIn(kept, f) : judge.decide(id, f))
   const evidence = judge.evidence(id)
   const folded = foldEvidence(evidence, today)
   const { observations: current, attempts } = folded
   const ladder = ladderOf(practice, family).stages
   const inLadder = new Set(ladder.map((s) => s.id))
-  const decision = judge.decide(id, { family })
-  const replaced = new Set(
-    evidence.observations.map((o) => o.id).filter((o) => !current.some((c) => c.id === o)),
-  )
+  const decision = decisionOf(family)
+  const now = new Set(current.map((o) => o.id))
+  const replaced = new Set(evidence.observations.flatMap((o) => (now.has(o.id) ? [] : [o.id])))
+  const tries = attempts.filter((a) => inLadder.has(a.stageId)).reverse()
   return {
     id,
     name: student.name,
     breathS: student.breathS,
     spans: spansOfStudent(student),
     family,
-    families: BOARD.map((f) => ({
-      id: f,
-      name: FAMILY_NAMES[f],
-      outcome: markOf(judge.decide(id, { family: f })),
-    })),
-    decision: viewDecision(decision, studio, hidden),
-    tonight: hidden ? '' : tonightLine(judge, decision),
-    answer: answerView(judge, decision, studio.timeZone),
-    next: nextSteps(judge, decision, today, studio, hidden),
-    turnings: turningPoints(evidence, today, (asOf) => judge.decide(id, { family, asOf })).map((t) =>
-      turningView(t, studio, hidden),
-    ),
-    tries: attempts
-      .filter((a) => inLadder.has(a.stageId))
-      .reverse()
-      .map(tryEntry),
-    tryStages: ladder.map((stage) => tryStage(stage, folded, today)),
+    families: BOARD.map((f) => ({ id: f, name: FAMILY_NAMES[f], outcome: markOf(decisionOf(f)) })),
+    decision: viewDecision(ctx, decision),
+    tonight: privacy.hidden ? '' : tonightLine(ctx, judge, decision),
+    answer: answerView(ctx, judge, decision),
+    next: nextSteps(ctx, judge, decision),
+    turnings: withTurnings
+      ? turningPoints(evidence, today, (asOf) => judge.decide(id, family, { asOf })).map((t) =>
+          turningView(ctx, t),
+        )
+      : null,
+    tries: tries.slice(0, shown).map((a) => tryEntry(practice, a)),
+    tryStages: ladder.map((stage) => tryStage(practice, stage, folded, today)),
     allFaults: practice.faults.map((f) => ({ value: f.id, label: f.name })),
     tryAt: decision.targetId ?? decision.standing?.stageId ?? ladder[0]?.id ?? '',
     placed: decision.standing?.by === 'placement',
-    checks: checksForFamily(family),
+    checks: checksForFamily(practice, family),
     stages: ladder.map((s) => ({ id: s.id, label: `${s.id} · ${s.name}` })),
     faults: ['FT-head-drop', 'FT-elbow-splay', 'FT-shoulder-sink', 'FT-breath-hold'].map((f) => ({
       id: f,
       name: faultName(practice, f),
     })),
-    history: [...current].reverse().map((o) => historyEntry(o, replaced, studio)),
+    history: current
+      .slice(-shown)
+      .reverse()
+      .map((o) => historyEntry(practice, o, replaced, studio)),
+    earlier: Math.max(0, current.length - shown) + Math.max(0, tries.length - shown),
     holds: current
       .filter((o) => o.checkId === 'CK-dolphin-hold' && o.values.single !== undefined)
+      .slice(-shown)
       .map((o) => ({ day: o.day, label: formatDay(o.day), seconds: o.values.single ?? 0, valid: o.valid })),
   }
 }
 
 /** Checks that some stage of a family asks for, in the order the ladder first asks. */
-function checksForFamily(family: Family): ReadinessCheck[] {
-  const practice = library()
+function checksForFamily(practice: Library, family: Family): ReadinessCheck[] {
   const asked = ladderOf(practice, family).stages.flatMap((s) => s.gates.map((gate) => gate.check))
   return [...new Set(asked)].map((id) => findById(practice.checks, id))
 }
 
-function historyEntry(o: Observation, replaced: ReadonlySet<string>, wording: Wording): HistoryEntry {
-  const practice = library()
+function historyEntry(
+  practice: Library,
+  o: Observation,
+  replaced: ReadonlySet<string>,
+  wording: Wording,
+): HistoryEntry {
   const check = findById(practice.checks, o.checkId)
   const { single, left, right } = o.values
   const sides =
@@ -192,31 +218,31 @@ function historyEntry(o: Observation, replaced: ReadonlySet<string>, wording: Wo
 }
 
 /** Tonight's ceiling, where somebody checked in. */
-function tonightLine(judge: Judge, decision: Decision): string {
+function tonightLine({ practice }: Context, judge: Judge, decision: Decision): string {
   const { studentId, outcome, targetId, standing } = decision
   if (judge.checkIn(studentId) === null) return ''
   const looked = targetId === null ? null : judge.looked(studentId, targetId)
   const reach = { standingId: standing?.stageId ?? null, targetId, outcome, looked }
-  const ceiling = tonightsCeiling(library(), reach, judge.limits(studentId), judge.tonight(studentId))
-  return describeCeiling(library(), ceiling)
+  const ceiling = tonightsCeiling(practice, reach, judge.limits(studentId), judge.tonight(studentId))
+  return describeCeiling(practice, ceiling)
 }
 
-function answerView(judge: Judge, decision: Decision, timeZone: string): AnswerView | null {
+function answerView({ practice, studio }: Context, judge: Judge, decision: Decision): AnswerView | null {
   const { studentId, outcome, targetId } = decision
   if (targetId === null || outcome === 'step-back') return null
-  const stage = findById(library().stages, targetId)
+  const stage = findById(practice.stages, targetId)
   const tap = judge.looked(studentId, targetId)
   return {
     stageId: targetId,
-    stage: stageName(library(), targetId),
-    said: tap ? describeAnswer(tap, timeZone) : '',
+    stage: stageName(practice, targetId),
+    said: tap ? describeAnswer(tap, studio.timeZone) : '',
     needsLook: needsLook(stage),
     may: mayAnswer(decision),
   }
 }
 
-function turningView({ day, decision }: Turning, wording: Wording, hidden: boolean): TurningView {
-  const { summary, target } = viewDecision(decision, wording, hidden)
+function turningView(ctx: Context, { day, decision }: Turning): TurningView {
+  const { summary, target } = viewDecision(ctx, decision)
   return {
     day,
     dayLabel: formatDay(day),
@@ -225,8 +251,7 @@ function turningView({ day, decision }: Turning, wording: Wording, hidden: boole
   }
 }
 
-function tryEntry(a: Attempt): TryEntry {
-  const practice = library()
+function tryEntry(practice: Library, a: Attempt): TryEntry {
   return {
     id: a.id,
     dayLabel: formatDay(a.day),
@@ -240,8 +265,7 @@ function tryEntry(a: Attempt): TryEntry {
 /** Fault chips on the form for a try. */
 const CHIPS = 6
 
-function tryStage(stage: Stage, evidence: Evidence, today: string): TryStage {
-  const practice = library()
+function tryStage(practice: Library, stage: Stage, evidence: Evidence, today: string): TryStage {
   const own = stage.setups.map((s) => findById(practice.setups, s))
   const around = own.flatMap((s) => [...s.more, ...s.less]).map((s) => findById(practice.setups, s))
   const all = [...new Map([...own, ...around].map((s) => [s.id, s])).values()]

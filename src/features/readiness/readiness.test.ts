@@ -1,5 +1,5 @@
 import { demoWorld } from '@/core/simulate/demo'
-import { ownData, ownDevice, refusedAt, value } from '@/testing/actions'
+import { ownData, ownDevice, refusedAt, seedWorld, value } from '@/testing/actions'
 import { CookieJar } from '@/testing/cookies'
 
 const mockJar = new CookieJar()
@@ -12,25 +12,27 @@ ownData('readiness', DAY)
 const load = async () => ({
   readiness: await import('./actions'),
   board: await import('./board-queries'),
-  families: await import('./families'),
+  families: await import('../desk/families'),
+  facts: await import('../facts/actions'),
   round: await import('./round-queries'),
   person: await import('./person-queries'),
-  plans: await import('../plans/queries'),
+  desk: await import('../desk/class-file'),
   context: await import('../context'),
-  judge: await import('../judge'),
+  judge: await import('../desk/judge'),
 })
 let app: Awaited<ReturnType<typeof load>>
 const world = demoWorld(DAY)
 beforeAll(async () => {
   app = await load()
-  const { seedDemo } = await import('@/db/seed')
-  seedDemo(app.context.context().db, world, DAY, app.context.keyOfHealth())
+  await seedWorld(DAY)
 })
 
 const { v7, stamp } = ownDevice(37, DAY)
 const idOf = (name: string): string => world.students.find((s) => s.name === name)?.id ?? ''
+const here = (hidden = false) => app.context.contextFor({ hidden, notesOpen: !hidden })
+const asked = { family: 'FS' as const, withTurnings: true, withAll: false }
 const seen = (name: string, family: 'FS' | 'HS' = 'FS') => {
-  const found = app.person.personReadiness(idOf(name), false, family)
+  const found = app.person.personReadiness(here(), idOf(name), { ...asked, family })
   if (!found) throw new Error(`nobody called ${name}`)
   return found
 }
@@ -39,19 +41,20 @@ const classId = world.classes.at(-1)?.id ?? ''
 describe('offers and rounds', () => {
   it('answers an offer with name and time, and the newest answer counts', async () => {
     const tap = (answer: 'accept' | 'hold-back') =>
-      app.readiness.answerOffer({ id: v7(), studentId: idOf('Ines Calder'), stageId: 'FS-10a', answer })
+      app.facts.recordFact({
+        ...stamp(),
+        ...{ kind: 'offer', studentId: idOf('Ines Calder'), stageId: 'FS-10a', answer, reason: null },
+      })
     value(await tap('accept'))
     value(await tap('hold-back'))
-    const looked = app.judge.judgeFor(app.context.context()).looked(idOf('Ines Calder'), 'FS-10a')
+    const looked = app.judge.judgeOf(here()).looked(idOf('Ines Calder'), 'FS-10a')
     expect(looked).toMatchObject({ answer: 'hold-back', by: 'Ottoline Marsh' })
     expect(looked?.atMs).toBe(Date.parse(`${DAY}T17:00:00Z`))
-    expect(
-      (await app.readiness.answerOffer({ id: v7(), studentId: v7(), stageId: 'FS-10a', answer: 'accept' }))
-        .ok,
-    ).toBe(false)
+    const nobody = { kind: 'offer' as const, studentId: v7(), stageId: 'FS-10a', answer: 'accept' as const }
+    expect((await app.facts.recordFact({ ...stamp(), ...nobody, reason: null })).ok).toBe(false)
   })
   it('the board has six families for everybody, and marks unknown ladders as building', () => {
-    const { families, rows } = app.board.board()
+    const { families, rows } = app.board.board(here())
     expect(families).toHaveLength(6)
     expect(rows).toHaveLength(14)
     expect(rows.find((r) => r.name === 'Ravi Ellender')?.cells.every((c) => c.outcome === 'build')).toBe(true)
@@ -59,21 +62,24 @@ describe('offers and rounds', () => {
     expect(app.families.familyAsked('nonsense')).toBe('FS')
   })
   it('suggests a round that fits eight minutes and asks only standing checks', () => {
-    const data = app.round.roundData(classId)
+    const data = app.round.roundData(here(), classId)
     expect(data?.people).toHaveLength(10)
     expect(data?.suggested.length).toBeGreaterThan(0)
     const minutes = data?.checks
       .filter((c) => data.suggested.includes(c.id))
       .reduce((sum, c) => sum + c.minutes, 0)
     expect(minutes).toBeLessThanOrEqual(10)
-    expect(app.round.roundData(v7())).toBeNull()
-    expect(app.round.nextRound()?.title).toBe('Tuesday upside down')
+    expect(app.round.roundData(here(), v7())).toBeNull()
+    expect(app.round.nextRound(here())?.title).toBe('Tuesday upside down')
   })
 })
 
 describe('a try logged by hand', () => {
   const tried = (name: string, part: object = {}) => ({
     ...stamp(),
+    kind: 'attempt' as const,
+    classId: null,
+    replaces: null,
     studentId: idOf(name),
     stageId: 'FS-05',
     setupId: 'SETUP-dolphin-block',
@@ -99,12 +105,10 @@ describe('a try logged by hand', () => {
         result: 'Clean, 12.5 s, left leading, Touched by a helper',
       },
     ])
-    const taken = { ...stamp(), studentId: input.studentId, attemptId: input.id }
-    value(await app.readiness.withdrawTry(taken))
+    const taken = { kind: 'taken-back' as const, of: 'attempt' as const, studentId: input.studentId }
+    value(await app.facts.recordFact({ ...stamp(), ...taken, target: input.id }))
     expect(mine()).toEqual([])
-    expect(
-      refusedAt(await app.readiness.withdrawTry({ ...stamp(), ...taken, attemptId: v7(), id: v7() })),
-    ).toEqual([''])
+    expect(refusedAt(await app.facts.recordFact({ ...stamp(), ...taken, target: v7() }))).toEqual([''])
   })
   it.each([
     [{ seconds: 'long' }, 'seconds'],
@@ -129,12 +133,9 @@ describe('a try logged by hand', () => {
 describe('going above what is recorded', () => {
   it('wants a reason, reaches the plan with it, and runs out after four weeks', async () => {
     const above = (reason: 'spotter-beside' | null) =>
-      app.readiness.answerOffer({
-        id: v7(),
-        studentId: idOf('Wren Haskett'),
-        stageId: 'FS-05',
-        answer: 'override',
-        reason,
+      app.facts.recordFact({
+        ...stamp(),
+        ...{ kind: 'offer', studentId: idOf('Wren Haskett'), stageId: 'FS-05', answer: 'override', reason },
       })
     expect(refusedAt(await above(null))).toEqual(['reason'])
     value(await above('spotter-beside'))
@@ -142,22 +143,22 @@ describe('going above what is recorded', () => {
       may: 'override',
       said: 'Above what is recorded (spotter beside), by Ottoline Marsh, 10 Mar 2026, 17:00',
     })
-    const ctx = app.context.context()
+    const ctx = here()
     const record = {
       id: classId,
+      day: DAY,
       minutes: 75,
       bays: 5,
-      locks: [],
       roster: [idOf('Wren Haskett'), idOf('Ines Calder'), idOf('Bertram Oake')],
     }
-    const plan = app.plans.makePlan(ctx, record)
+    const plan = app.desk.makePlan(ctx, record, [])
     if (!plan.ok) throw new Error('no plan')
-    const skill = plan.value.blocks.find((b) => b.kind === 'skill')
+    const skill = plan.value.plan.blocks.find((b) => b.kind === 'skill')
     const mine =
       skill?.kind === 'skill' ? skill.versions.find((v) => v.studentId === idOf('Wren Haskett')) : null
     expect(mine).toMatchObject({ stageId: 'FS-05', override: 'spotter-beside' })
-    const later = { ...ctx, nowMs: ctx.nowMs + 29 * 86_400_000 }
-    expect(app.judge.judgeFor(later).looked(idOf('Wren Haskett'), 'FS-05')).toBeNull()
+    const later = { ...ctx, clock: { ...ctx.clock, nowMs: ctx.clock.nowMs + 29 * 86_400_000 } }
+    expect(app.judge.judgeOf(later).looked(idOf('Wren Haskett'), 'FS-05')).toBeNull()
   })
   it('is not asked where a limit stands in the way', () => {
     expect(seen('Odile Marchetti-Voss').answer?.may).toBe('nothing')
@@ -166,7 +167,7 @@ describe('going above what is recorded', () => {
 
 describe('the page of one person', () => {
   it('tells how the answer has changed, newest first, and nothing of tonight to those who may not see', () => {
-    const { turnings } = seen('Greta Sommerby')
+    const turnings = seen('Greta Sommerby').turnings ?? []
     expect(turnings.length).toBeGreaterThan(1)
     expect(turnings.map((t) => t.day)).toEqual(
       turnings
@@ -174,8 +175,8 @@ describe('the page of one person', () => {
         .toSorted()
         .reverse(),
     )
-    expect(app.person.personReadiness(idOf('Greta Sommerby'), true)?.tonight).toBe('')
-    expect(app.person.personReadiness(v7())).toBeNull()
+    expect(app.person.personReadiness(here(true), idOf('Greta Sommerby'), asked)?.tonight).toBe('')
+    expect(app.person.personReadiness(here(), v7(), asked)).toBeNull()
   })
   it('lists what follows the family among the advanced', () => {
     expect(seen('Sunniva Lund').tryStages.map((s) => s.id)).toContain('AD-01')
@@ -226,14 +227,14 @@ describe('the check card', () => {
     expect((await app.readiness.recordCard({ classId: v7(), observer: '', cells: [] })).ok).toBe(false)
   })
   it('has the checks that are asked for, four at most, with letters for their faults', () => {
-    const card = app.round.cardOf(classId, 'CK-dolphin-hold,CK-nonsense,CK-leg-lift-forearm')
+    const card = app.round.cardOf(here(), classId, 'CK-dolphin-hold,CK-nonsense,CK-leg-lift-forearm')
     expect(card?.checks.map((c) => [c.id, c.example])).toEqual([
       ['CK-dolphin-hold', '34'],
       ['CK-leg-lift-forearm', '34/3'],
     ])
     expect(card?.checks[0]?.faults.map((f) => f.letter)).toEqual(['a', 'b', 'c'])
-    expect(app.round.cardOf(classId, undefined)?.checks.length).toBeGreaterThan(1)
-    expect(app.round.cardOf(v7(), undefined)).toBeNull()
+    expect(app.round.cardOf(here(), classId, undefined)?.checks.length).toBeGreaterThan(1)
+    expect(app.round.cardOf(here(), v7(), undefined)).toBeNull()
   })
   it('turns a tape’s centimetres into this person’s fists', async () => {
     value(await send(cell(first, 'CK-forearm-overhead', '27 cm/2')))

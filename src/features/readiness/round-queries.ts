@@ -1,21 +1,24 @@
 import 'server-only'
 import { formatDay } from '@/core/day'
 import type { Spans } from '@/core/body/spans'
-import { findById, library } from '@/core/practice/library'
+import { findById } from '@/core/practice/find'
+import type { Library } from '@/core/practice/library'
 import type { ReadinessCheck } from '@/core/practice/schema'
 import { checkNext, roundMinutes, suggestedRound, type CheckWorth } from '@/core/readiness/check-next'
 import type { Decision } from '@/core/readiness/decide'
-import { foldEvidence, type Observation } from '@/core/readiness/evidence'
+import type { Observation } from '@/core/readiness/evidence'
+import { foldFacts } from '@/core/facts/order'
+import { observationsOn } from '@/db/evidence'
 import type { Wording } from '@/core/words/number'
 import { cardFaults } from '@/core/readiness/read-values'
 import { faultName, shown, unitOf } from '@/core/words/reason'
 import { listAssistants } from '@/db/assistants'
 import { findClass, nextClass } from '@/db/classes'
-import { listStudents, type StudentRecord } from '@/db/students'
+import { studentsByIds, type StudentRecord } from '@/db/students'
 import { spansOfStudent } from '../body'
-import { context, type Context } from '../context'
-import { judgeFor, type Judge } from '../judge'
-import { BOARD } from './families'
+import type { Context } from '../context'
+import { CLASS_FAMILY, decisionsFor, judgeOfClass } from '../desk/class-file'
+import { BOARD } from '../desk/families'
 
 /** Minutes that a round of checks may take before class begins. */
 const ROUND_MINUTES = 8
@@ -23,9 +26,8 @@ const ROUND_MINUTES = 8
 const CHIPS = 4
 
 /** The class that a round would be for: tonight’s, or the next. */
-export function nextRound(): { classId: string; title: string } | null {
-  const { db, today } = context()
-  const record = nextClass(db, today)
+export function nextRound({ scope, clock }: Context): { classId: string; title: string } | null {
+  const record = nextClass(scope, clock.today)
   return record ? { classId: record.id, title: record.title } : null
 }
 
@@ -61,14 +63,14 @@ export type RoundData = {
 }
 
 /** A round for one class: what would settle most in eight minutes, who does it, what was recorded today. */
-export function roundData(classId: string): RoundData | null {
-  const ctx = context()
-  const record = findClass(ctx.db, classId)
+export function roundData(ctx: Context, classId: string): RoundData | null {
+  const { scope, practice } = ctx
+  const record = findClass(scope, classId)
   if (!record) return null
-  const practice = library()
-  const judge = judgeFor(ctx, classId)
-  const people = listStudents(ctx.db).filter((s) => record.roster.includes(s.id))
-  const decisions = people.flatMap((p) => decisionsThatCount(judge, p.id))
+  const judge = judgeOfClass(ctx, record)
+  const decisionOf = decisionsFor(ctx, record, judge)
+  const people = studentsByIds(scope, record.roster).filter((s) => s.archivedDay === null)
+  const decisions = people.flatMap((p) => BOARD.map((family) => decisionOf(p.id, family)).filter(thatCounts))
   const worth = checkNext(practice, decisions)
   const asked = [
     ...new Set([...worth.map((w) => w.checkId), ...practice.bundles.flatMap((b) => b.checks)]),
@@ -83,34 +85,30 @@ export function roundData(classId: string): RoundData | null {
     bundles: practice.bundles
       .map((b) => ({ id: b.id, name: b.name, checks: b.checks.filter((c) => asked.includes(c)) }))
       .filter((b) => b.checks.length > 0),
-    people: people.map((p) => personOf(p, judge, ctx)),
-    checks: asked.map((id) => checkOf(findById(practice.checks, id), worth, likely, people)),
+    people: people.map((p) => personOf(ctx, p)),
+    checks: asked.map((id) => checkOf(practice, findById(practice.checks, id), worth, likely, people)),
     observers: [
-      ...new Set([ctx.studio.teacher, ...listAssistants(ctx.db).map((a) => a.name)].filter((n) => n !== '')),
+      ...new Set([ctx.studio.teacher, ...listAssistants(scope).map((a) => a.name)].filter((n) => n !== '')),
     ],
   }
 }
 
 /** The forearm family, and every other in which somebody has begun: what nobody works at needs no check today. */
-function decisionsThatCount(judge: Judge, id: string): Decision[] {
-  return BOARD.map((family) => judge.decide(id, { family })).filter(
-    (d) => d.family === 'FS' || d.standing !== null,
-  )
+function thatCounts({ family, standing }: Decision): boolean {
+  return family === CLASS_FAMILY || standing !== null
 }
 
-function personOf(student: StudentRecord, judge: Judge, { today, studio: wording }: Context): RoundPerson {
+function personOf({ scope, practice, clock, studio }: Context, student: StudentRecord): RoundPerson {
   const { id, name } = student
-  const practice = library()
-  const { observations } = foldEvidence(judge.evidence(id), today)
   return {
     id,
     name,
     first: firstName(name),
     spans: spansOfStudent(student),
     today: Object.fromEntries(
-      observations
-        .filter((o) => o.day === today)
-        .map((o) => [o.checkId, valueOf(practice.checks, o, wording)]),
+      foldFacts(observationsOn(scope, id, clock.today), clock.today)
+        .filter((o) => !o.withdrawn)
+        .map((o) => [o.checkId, valueOf(practice.checks, o, studio)]),
     ),
   }
 }
@@ -128,6 +126,7 @@ function valueOf(
 }
 
 function checkOf(
+  practice: Library,
   check: ReadinessCheck,
   worth: readonly CheckWorth[],
   likely: readonly string[],
@@ -145,7 +144,7 @@ function checkOf(
       : 'settles nothing here today',
     faults: [...new Set([...check.voids, ...likely])]
       .slice(0, CHIPS)
-      .map((f) => ({ id: f, name: faultName(library(), f) })),
+      .map((f) => ({ id: f, name: faultName(practice, f) })),
   }
 }
 
@@ -176,16 +175,17 @@ const CARD_CHECKS = 4
  * The check card of a class: the checks asked for, or what would settle most.
  * @param listed check ids with commas between, as an address holds them
  */
-export function cardOf(classId: string, listed: string | undefined): CardData | null {
+export function cardOf(ctx: Context, classId: string, listed: string | undefined): CardData | null {
+  const { practice } = ctx
   const asked = (listed ?? '').split(',')
-  const data = roundData(classId)
-  const record = findClass(context().db, classId)
+  const data = roundData(ctx, classId)
+  const record = findClass(ctx.scope, classId)
   if (!data || !record) return null
   // What would settle most comes first, but any check that shows something may be put on paper.
   const choices = [
-    ...new Set([...data.checks.map((c) => c.id), ...library().checks.map((c) => c.id)]),
+    ...new Set([...data.checks.map((c) => c.id), ...practice.checks.map((c) => c.id)]),
   ].flatMap((id) => {
-    const check = findById(library().checks, id)
+    const check = findById(practice.checks, id)
     return check.life === 'standing' ? [{ value: id, label: check.name }] : []
   })
   const known = asked.filter((id) => choices.some((c) => c.value === id))
@@ -197,12 +197,12 @@ export function cardOf(classId: string, listed: string | undefined): CardData | 
     title: data.title,
     dayLabel: formatDay(record.day),
     people: data.people.map(({ id, name }, i) => ({ id, name, pair: Math.floor(i / 2) + 1 })),
-    checks: checks.map((id) => cardCheck(findById(library().checks, id), context().studio)),
+    checks: checks.map((id) => cardCheck(ctx, findById(practice.checks, id))),
     choices,
   }
 }
 
-function cardCheck(check: ReadinessCheck, wording: Wording): CardCheck {
+function cardCheck({ practice, studio: wording }: Context, check: ReadinessCheck): CardCheck {
   const { id, name, run, kind, side } = check
   const one = kind === 'yes-no' ? 'y' : kind === 'hold' ? '34' : '2'
   return {
@@ -210,7 +210,7 @@ function cardCheck(check: ReadinessCheck, wording: Wording): CardCheck {
     example: side === 'each' ? `${one}/${kind === 'yes-no' ? 'n' : '3'}` : one,
     faults: cardFaults(check).map((fault, i) => ({
       letter: String.fromCharCode('a'.charCodeAt(0) + i),
-      name: faultName(library(), fault),
+      name: faultName(practice, fault),
     })),
   }
 }

@@ -4,11 +4,22 @@ import { z } from 'zod'
 import { calibrate, WEIGHING_SHAPES, type WeighingRefusal } from '@/core/weighing/calibrate'
 import { findSetup } from '@/core/setups/catalogue'
 import { percent } from '@/core/words/number'
-import { addWeighing, forgetWeighings, listWeighings, removeSavedSetup, saveSetup } from '@/db/setups'
+import { addWeighing, forgetWeighings, removeSavedSetup, saveSetup, weighingsOf } from '@/db/setups'
 import { findStudent } from '@/db/students'
 import { action } from '../action'
 import { done, problem } from '../answer'
 import { idField } from '../fields'
+import { benchDetails } from './queries'
+
+/** What the bench wants to know of somebody once they are picked. */
+export const readPerson = action(
+  z.object({ studentId: idField }),
+  (ctx, { studentId }) => {
+    const details = benchDetails(ctx, studentId)
+    return details ? done(details) : problem('This person is not in the studio any more.')
+  },
+  { refresh: false },
+)
 
 /** Keeps the setup on the bench for somebody. */
 export const keepSetup = action(
@@ -18,37 +29,37 @@ export const keepSetup = action(
     setupId: z.string().refine((id) => findSetup(id) !== undefined, 'That setup is not in the practice.'),
     options: z.record(z.string().max(40), z.number()),
   }),
-  ({ db, today }, { studentId, ...rest }) => {
-    if (!findStudent(db, studentId)) return problem('This person is not in the studio any more.')
-    saveSetup(db, { ...rest, studentId, day: today })
+  ({ scope, clock: { today } }, { studentId, ...rest }) => {
+    if (!findStudent(scope, studentId)) return problem('This person is not in the studio any more.')
+    saveSetup(scope, { ...rest, studentId, day: today })
     return done(true)
   },
 )
 
-export const dropSetup = action(z.object({ id: idField }), ({ db }, { id }) => {
-  removeSavedSetup(db, id)
+export const dropSetup = action(z.object({ id: idField }), ({ scope }, { id }) => {
+  removeSavedSetup(scope, id)
   return done(true)
 })
 
 /** Keeps a share that was weighed; neither reading comes here. */
 export const keepWeighing = action(
   z.object({ id: idField, studentId: idField, shapeId: z.string().max(40), share: z.number() }),
-  ({ db, today }, { id, studentId, shapeId, share }) => {
-    const student = findStudent(db, studentId)
+  ({ scope, clock: { today } }, { id, studentId, shapeId, share }) => {
+    const student = findStudent(scope, studentId)
     if (!student) return problem('This person is not in the studio any more.')
     if (student.statureCm === null) return problem('A height first: the model starts from it.')
     if (!WEIGHING_SHAPES.some((s) => s.id === shapeId)) return problem('That shape is not weighed.')
-    const earlier = listWeighings(db).filter((w) => w.studentId === studentId)
+    const earlier = weighingsOf(scope, studentId)
     const { statureCm, measured } = student
     const fitted = calibrate({ statureCm, measured }, [...earlier, { shapeId, share }])
     if (!fitted.ok) return problem(describeWeighing(fitted.refusal))
-    addWeighing(db, { id, studentId, shapeId, share, day: today })
+    addWeighing(scope, { id, studentId, shapeId, share, day: today })
     return done(fitted.value)
   },
 )
 
-export const dropWeighings = action(z.object({ studentId: idField }), ({ db }, { studentId }) => {
-  forgetWeighings(db, studentId)
+export const dropWeighings = action(z.object({ studentId: idField }), ({ scope }, { studentId }) => {
+  forgetWeighings(scope, studentId)
   return done(true)
 })
 

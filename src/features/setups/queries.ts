@@ -3,27 +3,33 @@ import { z } from 'zod'
 import { resolveApproaches } from '@/core/approaches/resolve'
 import { estimateBody, type BodyInput } from '@/core/body/estimate'
 import { formatDay } from '@/core/day'
-import { findById, library } from '@/core/practice/library'
-import { FAMILIES } from '@/core/practice/schema'
+import { findById } from '@/core/practice/find'
+import type { Library } from '@/core/practice/library'
 import type { Stock } from '@/core/props/stock'
 import { SETUPS } from '@/core/setups/catalogue'
 import { calibrate, type Weighing } from '@/core/weighing/calibrate'
 import { readApproaches } from '@/db/approaches'
 import { nextClass } from '@/db/classes'
-import { listSavedSetups, listWeighings } from '@/db/setups'
-import { listStudents, type StudentRecord } from '@/db/students'
-import { context, type Context } from '../context'
-import { closedWords } from '../health/queries'
-import { judgeFor, type Judge } from '../judge'
+import { allWeighings, savedSetupsOf, weighingsOf } from '@/db/setups'
+import { findStudent, listStudents } from '@/db/students'
+import type { Context } from '../context'
+import { standings } from '../desk/standing'
+import { judgeOf } from '../desk/judge'
+import { closedTonight } from '../desk/limit-words'
 
-export type BenchPerson = {
+/** A body to measure: of everybody, so that any two can be compared. */
+export type BenchBody = {
   readonly id: string
   readonly name: string
   readonly body: BodyInput | null
   /** Shares that were weighed; the model already follows them. */
   readonly weighings: readonly Weighing[]
-  /** What is barred or left out tonight, in words; empty where hidden. */
-  readonly limits: readonly string[]
+}
+
+/** What is asked for one person at a time: their limits are opened for nobody else. */
+export type BenchDetails = {
+  /** What is barred or left out tonight, in words; empty where hidden, null until it is known. */
+  readonly limits: readonly string[] | null
   /** Setups of what comes next, the nearest family first. */
   readonly next: readonly string[]
   readonly saved: readonly {
@@ -33,6 +39,7 @@ export type BenchPerson = {
     day: string
   }[]
 }
+export type BenchPerson = BenchBody & BenchDetails
 
 /** What the practice says around a setup, so that the bench need not carry the whole library. */
 export type SetupFacts = {
@@ -46,7 +53,9 @@ export type SetupFacts = {
 }
 
 export type BenchData = {
-  readonly people: readonly BenchPerson[]
+  readonly people: readonly BenchBody[]
+  /** What stands of the person that the page opens with. */
+  readonly first: BenchDetails | null
   readonly setups: readonly SetupFacts[]
   readonly stock: Stock
   readonly nextClass: { readonly id: string; readonly title: string } | null
@@ -55,40 +64,41 @@ export type BenchData = {
 }
 
 /** Who and what can be measured: people with their bodies, setups that can be solved, what is in stock. */
-export function benchData(hidden: boolean): BenchData {
-  const ctx = context()
-  const { db, studio, today } = ctx
-  const judge = judgeFor(ctx)
-  const upcoming = nextClass(db, today)
-  const resolved = resolveApproaches(library(), readApproaches(db).layersFor(null), studio.floor.forbidden)
+export function benchData(ctx: Context, studentId: string | undefined): BenchData {
+  const { scope, practice, studio, clock } = ctx
+  const upcoming = nextClass(scope, clock.today)
+  const resolved = resolveApproaches(practice, readApproaches(scope).layersFor(null), studio.floor.forbidden)
+  const weighed = allWeighings(scope)
   return {
-    people: listStudents(db).map((s) => personOf(ctx, judge, s, hidden)),
-    setups: SETUPS.map((setup) => factsOf(setup.id)),
+    people: listStudents(scope).map(({ id, name, statureCm, measured }) => {
+      const weighings = weighed
+        .filter((w) => w.studentId === id)
+        .map(({ shapeId, share }) => ({ shapeId, share }))
+      const body = statureCm === null ? null : calibrated({ statureCm, measured }, weighings)
+      return { id, name, weighings, body }
+    }),
+    first: studentId === undefined ? null : benchDetails(ctx, studentId),
+    setups: SETUPS.map((setup) => factsOf(practice, setup.id)),
     stock: studio.stock,
     nextClass: upcoming ? { id: upcoming.id, title: upcoming.title } : null,
     approaches: Object.fromEntries([...resolved].map(([id, { option }]) => [id, option])),
   }
 }
 
-function personOf({ db }: Context, judge: Judge, student: StudentRecord, hidden: boolean): BenchPerson {
-  const { id, name, statureCm, measured } = student
-  const weighings = listWeighings(db).filter((w) => w.studentId === id)
+/** What is asked of one person once they are picked; null where they are gone. */
+export function benchDetails(ctx: Context, id: string): BenchDetails | null {
+  const { scope, practice } = ctx
+  if (!findStudent(scope, id)) return null
+  const now = standings(ctx, [id]).get(id)
+  const targets = (now?.decisions ?? []).flatMap(({ targetId }) => (targetId === null ? [] : [targetId]))
   return {
-    id,
-    name,
-    weighings: weighings.map(({ shapeId, share }) => ({ shapeId, share })),
-    body: statureCm === null ? null : calibrated({ statureCm, measured }, weighings),
-    limits: hidden ? [] : closedWords(judge.tonight(id)),
-    next: [...new Set(FAMILIES.flatMap((family) => nextSetups(judge, id, family)))],
-    saved: listSavedSetups(db)
-      .filter((s) => s.studentId === id)
-      .map((s) => ({ id: s.id, setupId: s.setupId, options: s.options, day: formatDay(s.day) })),
+    limits: closedTonight(ctx, judgeOf(ctx), id),
+    next: [...new Set(targets.flatMap((target) => findById(practice.stages, target).setups))],
+    saved: savedSetupsOf(scope, id).map((s) => ({
+      ...{ id: s.id, setupId: s.setupId, options: s.options },
+      day: formatDay(s.day),
+    })),
   }
-}
-
-function nextSetups(judge: Judge, id: string, family: (typeof FAMILIES)[number]): readonly string[] {
-  const { targetId } = judge.decide(id, { family })
-  return targetId === null ? [] : findById(library().stages, targetId).setups
 }
 
 /** A body with what was weighed of it; readings that fit no body are left aside. */
@@ -101,8 +111,7 @@ function calibrated(input: BodyInput, weighings: readonly Weighing[]): BodyInput
 /** Four faults that a stage’s setup is most likely to show. */
 const FAULTS_SHOWN = 4
 
-function factsOf(id: string): SetupFacts {
-  const practice = library()
+function factsOf(practice: Library, id: string): SetupFacts {
   const entry = findById(practice.setups, id)
   const stages = practice.stages.filter((s) => s.setups.includes(id))
   const [main] = stages
@@ -153,16 +162,15 @@ const asksFor = z.object({
 })
 
 /** A setup as a link names it; null where the link is broken or the person has no height. */
-export function cardData(asked: unknown): CardData | null {
+export function cardData({ scope, practice, studio }: Context, asked: unknown): CardData | null {
   const parsed = asksFor.safeParse(asked)
   if (!parsed.success || !SETUPS.some((s) => s.id === parsed.data.setup)) return null
-  const { db, studio } = context()
-  const student = listStudents(db, { archived: true }).find((s) => s.id === parsed.data.student)
+  const student = parsed.data.student === undefined ? null : findStudent(scope, parsed.data.student)
   const statureCm = student?.statureCm ?? parsed.data.height ?? null
   if (statureCm === null) return null
-  const weighings = listWeighings(db).filter((w) => w.studentId === student?.id)
+  const weighings = student ? weighingsOf(scope, student.id) : []
   return {
-    facts: factsOf(parsed.data.setup),
+    facts: factsOf(practice, parsed.data.setup),
     name: student?.name ?? 'Any body of this height',
     body: calibrated({ statureCm, measured: student?.measured }, weighings),
     options: parsed.data.with ?? {},

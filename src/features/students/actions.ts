@@ -23,7 +23,7 @@ export const addPastedNames = action(
     text: z.string().max(8000, 'That is too long for a list of names.'),
     ids: z.array(z.uuid()).length(MOST_NAMES),
   }),
-  ({ db, today }, { text, ids }) => {
+  ({ scope, clock: { today } }, { text, ids }) => {
     const lines = readNames(text)
     if (lines.length === 0) return problem('Paste at least one name, one on each line.', 'text')
     if (lines.length > MOST_NAMES)
@@ -37,21 +37,21 @@ export const addPastedNames = action(
           .join(' '),
         'text',
       )
-    const known = new Set(listStudents(db).map((s) => s.name.toLowerCase()))
+    const known = new Set(listStudents(scope).map((s) => s.name.toLowerCase()))
     // Ids come with the form, so the same press sent twice adds the same people once; known names are left alone.
     const people = lines.flatMap((line, i) =>
       line.ok && !known.has(line.name.toLowerCase()) ? [{ id: ids[i] ?? '', name: line.name }] : [],
     )
-    return done({ added: addStudents(db, people, today), known: lines.length - people.length })
+    return done({ added: addStudents(scope, people, today), known: lines.length - people.length })
   },
 )
 
 export const addOne = action(
   z.object({ id: idField, name: nameField, stature: z.string() }),
-  ({ db, studio, today }, { id, name, stature }) => {
+  ({ scope, studio, clock: { today } }, { id, name, stature }) => {
     const height = statureField(studio.units).safeParse(stature)
     if (!height.success) return problem(height.error.issues[0]?.message ?? '', 'stature')
-    addStudents(db, [{ id, name, statureCm: height.data }], today)
+    addStudents(scope, [{ id, name, statureCm: height.data }], today)
     return done({ id })
   },
 )
@@ -67,8 +67,8 @@ export const saveStudent = action(
     contact: z.string().trim().max(120, 'At most 120 characters.').optional(),
     measured: z.partialRecord(z.enum(SEGMENT_NAMES as [SegmentName, ...SegmentName[]]), z.string()),
   }),
-  ({ db, studio, today }, { id, name, stature, breath, contact, measured }) => {
-    const stored = findStudent(db, id)
+  ({ scope, studio, clock: { today } }, { id, name, stature, breath, contact, measured }) => {
+    const stored = findStudent(scope, id)
     if (!stored) return problem('This person is not in the studio any more.')
     // A value that was only shown and not touched keeps its exact number: rounding for the screen must not creep in.
     const untouched = typedStature(stored.statureCm, studio.units) === stature
@@ -107,7 +107,7 @@ export const saveStudent = action(
         )
     }
     saveProfile(
-      db,
+      scope,
       id,
       {
         name,
@@ -122,20 +122,23 @@ export const saveStudent = action(
   },
 )
 
-export const archive = action(z.object({ id: idField, back: z.boolean() }), ({ db, today }, { id, back }) => {
-  if (!findStudent(db, id)) return problem('This person is not in the studio any more.')
-  setArchived(db, id, back ? null : today)
-  return done(true)
-})
+export const archive = action(
+  z.object({ id: idField, back: z.boolean() }),
+  ({ scope, clock: { today } }, { id, back }) => {
+    if (!findStudent(scope, id)) return problem('This person is not in the studio any more.')
+    setArchived(scope, id, back ? null : today)
+    return done(true)
+  },
+)
 
 /** Removes every fact about somebody; the typed name is the second thought. */
 export const erase = action(
   z.object({ id: idField, typed: z.string(), nobody: idField }),
-  ({ db }, { id, typed, nobody }) => {
-    const student = findStudent(db, id)
+  ({ scope, health }, { id, typed, nobody }) => {
+    const student = findStudent(scope, id)
     if (!student) return problem('This person is not in the studio any more.')
     if (typed.trim() !== student.name) return problem(`That is not ${student.name}.`, 'typed')
-    return done(eraseStudent(db, id, nobody))
+    return done(eraseStudent(scope, health.key, id, nobody))
   },
   { erases: true },
 )

@@ -1,15 +1,15 @@
 import 'server-only'
 import { findStudent, listStudents, type StudentRecord } from '@/db/students'
 import { incidentsOf } from '@/db/incidents'
-import { context } from '../context'
-import { screeningState, type ScreeningState } from '../health/queries'
-import { judgeFor } from '../judge'
+import type { Context } from '../context'
+import type { ScreeningState } from '../desk/screening'
+import { standings } from '../desk/standing'
 import type { ProfileValues } from './components/profile-form'
 import { typedLength, typedStature } from './typed'
 
 /** Everybody, current people first by name; put-away people apart. */
-export function studentLists(): { current: StudentRecord[]; archived: StudentRecord[] } {
-  const everybody = listStudents(context().db, { archived: true })
+export function studentLists({ scope }: Context): { current: StudentRecord[]; archived: StudentRecord[] } {
+  const everybody = listStudents(scope, { archived: true })
   return {
     current: everybody.filter((s) => !s.archivedDay),
     archived: everybody.filter((s) => s.archivedDay),
@@ -17,13 +17,12 @@ export function studentLists(): { current: StudentRecord[]; archived: StudentRec
 }
 
 /** One person's profile, or null. */
-export function studentProfile(id: string): StudentRecord | null {
-  return findStudent(context().db, id)
+export function studentProfile({ scope }: Context, id: string): StudentRecord | null {
+  return findStudent(scope, id)
 }
 
 /** A profile as the form shows it: lengths in the studio's units. */
-export function profileValues(student: StudentRecord): ProfileValues {
-  const { units } = context().studio
+export function profileValues({ studio: { units } }: Context, student: StudentRecord): ProfileValues {
   return {
     id: student.id,
     name: student.name,
@@ -38,15 +37,14 @@ export function profileValues(student: StudentRecord): ProfileValues {
 }
 
 /** Where everybody's screening stands, by id. */
-export function screeningStates(): ReadonlyMap<string, ScreeningState['code']> {
-  const ctx = context()
-  const judge = judgeFor(ctx)
-  return new Map(
-    listStudents(ctx.db, { archived: true }).map((s) => [s.id, screeningState(judge, s.id, ctx.today).code]),
-  )
+export function screeningStates(
+  ctx: Context,
+  ids: readonly string[],
+): ReadonlyMap<string, ScreeningState['code']> {
+  return new Map([...standings(ctx, ids)].map(([id, now]) => [id, now.screening]))
 }
 
 /** How many incident reports name somebody. */
-export function incidentCount(id: string): number {
-  return incidentsOf(context().db, id)
+export function incidentCount({ scope }: Context, id: string): number {
+  return incidentsOf(scope, id)
 }

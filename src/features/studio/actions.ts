@@ -4,7 +4,6 @@ import { z } from 'zod'
 import { EMPTY_CARD } from '@/core/room/emergency'
 import { isImpossible, ROOM_RANGE, roomProblems, SIDES, type Room } from '@/core/room/room'
 import { CONDITIONS } from '@/core/props/inventory'
-import { library } from '@/core/practice/library'
 import { LOAD_TAGS } from '@/core/practice/schema'
 import { ATTEMPT_CAP } from '@/core/approaches/floor'
 import { describeRoom } from '@/core/words/room'
@@ -15,8 +14,8 @@ import { action } from '../action'
 import { done, problem } from '../answer'
 import { idField, nameField } from '../fields'
 
-export const setUnits = action(z.enum(['cm', 'in']), ({ db }, units) => {
-  saveStudio(db, { units })
+export const setUnits = action(z.enum(['cm', 'in']), ({ scope }, units) => {
+  saveStudio(scope, { units })
   return done(units)
 })
 
@@ -34,8 +33,8 @@ const zoneField = z.string().refine((zone) => {
 
 export const saveNames = action(
   z.object({ name: label(80), teacher: label(80), timeZone: zoneField }),
-  ({ db }, names) => {
-    saveStudio(db, names)
+  ({ scope }, names) => {
+    saveStudio(scope, names)
     return done(true)
   },
 )
@@ -78,59 +77,63 @@ const roomField = z.object({
 })
 
 /** Keeps the drawn room; what cannot be is refused with the numbers, what only wants care is kept and told. */
-export const saveRoom = action(roomField, ({ db, studio }, room: Room) => {
+export const saveRoom = action(roomField, ({ scope, studio }, room: Room) => {
   const wrong = roomProblems(room)
   const impossible = wrong.filter(isImpossible)
   if (impossible.length > 0) return problem(impossible.map((p) => describeRoom(p, room, studio)).join(' '))
-  saveStudio(db, { room })
+  saveStudio(scope, { room })
   return done(wrong.map((p) => describeRoom(p, room, studio)))
 })
 
 export const saveCupboardLine = action(
-  z.object({
-    id: idField,
-    shape: z
-      .string()
-      .refine((id) => library().props.some((p) => p.id === id && p.sizeCm.length > 0), 'Pick a shape.'),
-    localName: label(40),
-    sizeCm: z.array(z.number().positive('Sizes are above nothing.').max(400)).max(3).nullable(),
-    count: z.number({ error: 'How many?' }).int('Whole numbers only.').min(0, 'Not less than none.').max(400),
-    condition: z.enum(CONDITIONS),
-    checkedDay: z.string().nullable(),
-  }),
-  ({ db }, item) => {
-    saveProp(db, item)
+  ({ practice }) =>
+    z.object({
+      id: idField,
+      shape: z
+        .string()
+        .refine((id) => practice.props.some((p) => p.id === id && p.sizeCm.length > 0), 'Pick a shape.'),
+      localName: label(40),
+      sizeCm: z.array(z.number().positive('Sizes are above nothing.').max(400)).max(3).nullable(),
+      count: z
+        .number({ error: 'How many?' })
+        .int('Whole numbers only.')
+        .min(0, 'Not less than none.')
+        .max(400),
+      condition: z.enum(CONDITIONS),
+      checkedDay: z.string().nullable(),
+    }),
+  ({ scope }, item) => {
+    saveProp(scope, item)
     return done(true)
   },
 )
 
-export const removeCupboardLine = action(z.object({ id: z.string() }), ({ db }, { id }) => {
-  removeProp(db, id)
+export const removeCupboardLine = action(z.object({ id: z.string() }), ({ scope }, { id }) => {
+  removeProp(scope, id)
   return done(true)
 })
 
-export const checkedToday = action(z.object({ id: z.string() }), ({ db, today }, { id }) => {
-  markChecked(db, id, today)
+export const checkedToday = action(z.object({ id: z.string() }), ({ scope, clock: { today } }, { id }) => {
+  markChecked(scope, id, today)
   return done(true)
 })
 
 export const saveHelper = action(
-  z.object({
-    id: idField,
-    name: nameField,
-    trained: z
-      .array(z.string())
-      .refine((ids) => ids.every((id) => library().assists.some((a) => a.id === id)), 'No such assist.'),
-    willing: z.boolean(),
-  }),
-  ({ db, today }, { willing, ...helper }) => {
-    saveAssistant(db, { ...helper, restsUntil: willing ? null : today })
+  ({ assistField }) =>
+    z.object({
+      id: idField,
+      name: nameField,
+      trained: z.array(assistField).max(40),
+      willing: z.boolean(),
+    }),
+  ({ scope, clock: { today } }, { willing, ...helper }) => {
+    saveAssistant(scope, { ...helper, restsUntil: willing ? null : today })
     return done(true)
   },
 )
 
-export const removeHelper = action(z.object({ id: z.string() }), ({ db }, { id }) => {
-  removeAssistant(db, id)
+export const removeHelper = action(z.object({ id: z.string() }), ({ scope }, { id }) => {
+  removeAssistant(scope, id)
   return done(true)
 })
 
@@ -139,8 +142,8 @@ export const saveEmergencyCard = action(
   z.object(Object.fromEntries(Object.keys(EMPTY_CARD).map((key) => [key, line]))) as z.ZodObject<
     Record<keyof typeof EMPTY_CARD, typeof line>
   >,
-  ({ db }, emergency) => {
-    saveStudio(db, { emergency })
+  ({ scope }, emergency) => {
+    saveStudio(scope, { emergency })
     return done(true)
   },
 )
@@ -158,8 +161,8 @@ export const saveFloor = action(
       .max(ATTEMPT_CAP.usual, `The practice’s own cap is ${ATTEMPT_CAP.usual}; a studio can only go lower.`)
       .nullable(),
   }),
-  ({ db, studio }, floor) => {
-    saveStudio(db, { floor: { ...studio.floor, ...floor } })
+  ({ scope, studio }, floor) => {
+    saveStudio(scope, { floor: { ...studio.floor, ...floor } })
     return done(true)
   },
 )

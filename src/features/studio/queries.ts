@@ -1,6 +1,5 @@
 import 'server-only'
 import { formatDay } from '@/core/day'
-import { library } from '@/core/practice/library'
 import { wearCheck, wearDue, type PropItem } from '@/core/props/inventory'
 import { missingOnCard, type EmergencyCard } from '@/core/room/emergency'
 import { EMPTY_ROOM, roomProblems, type Room } from '@/core/room/room'
@@ -8,29 +7,34 @@ import { CARD_LINES } from '@/core/words/emergency'
 import { describeLoadFrom } from '@/core/words/limit'
 import { describeRoom } from '@/core/words/room'
 import { listAssistants } from '@/db/assistants'
-import { listClasses } from '@/db/classes'
+import { classLines } from '@/db/classes'
 import { listProps } from '@/db/inventory'
-import { listStudents } from '@/db/students'
+import { listNames } from '@/db/students'
 import type { StudioRecord } from '@/db/studio'
-import { context } from '../context'
+import type { Context } from '../context'
 
 /** What the shell round every page needs: names for the palette, units, the studio's name. */
-export function shellData(): {
+export function shellData({ scope, studio, clock }: Context): {
+  nowMs: number
+  timeZone: string
   studioName: string
   units: StudioRecord['units']
   propNames: StudioRecord['propNames']
   entries: { label: string; description: string; href: string }[]
 } {
-  const { db, studio } = context()
-  const people = listStudents(db).map((s) => ({
+  const people = listNames(scope).map((s) => ({
     label: s.name,
     description: 'Readiness and next step',
     href: `/readiness/${s.id}`,
   }))
-  const classes = listClasses(db)
-    .slice(0, 12)
-    .map((c) => ({ label: c.title, description: `Class on ${formatDay(c.day)}`, href: `/plans/${c.id}` }))
+  const classes = classLines(scope, null, 12).lines.map((c) => ({
+    label: c.title,
+    description: `Class on ${formatDay(c.day)}`,
+    href: `/plans/${c.id}`,
+  }))
   return {
+    nowMs: clock.nowMs,
+    timeZone: studio.timeZone,
     studioName: studio.name,
     units: studio.units,
     propNames: studio.propNames,
@@ -38,14 +42,8 @@ export function shellData(): {
   }
 }
 
-/** Settings for pages that need one of them. */
-export function studioSettings(): StudioRecord {
-  return context().studio
-}
-
 /** The room as drawn, or an empty floor to draw on, with what wants care in it. */
-export function roomView(): { room: Room; drawn: boolean; care: string[] } {
-  const { studio } = context()
+export function roomView({ studio }: Context): { room: Room; drawn: boolean; care: string[] } {
   const room = studio.room ?? EMPTY_ROOM
   return {
     room,
@@ -61,13 +59,11 @@ export type CupboardLine = PropItem & {
 }
 
 /** The cupboard, with what wants looking at. */
-export function cupboard(): {
+export function cupboard({ scope, practice, clock: { today } }: Context): {
   lines: CupboardLine[]
   shapes: { value: string; label: string; sizeCm: readonly number[] }[]
 } {
-  const { db, today } = context()
-  const practice = library()
-  const items = listProps(db)
+  const items = listProps(scope)
   const due = new Set(wearDue(items, today).map((i) => i.id))
   return {
     lines: items.map((item) => ({
@@ -85,24 +81,27 @@ export function cupboard(): {
 export type Helper = { id: string; name: string; trained: string[]; willing: boolean }
 
 /** Who helps, with what, and whether today. */
-export function helpers(): { people: Helper[]; assists: { value: string; label: string }[] } {
-  const { db, today } = context()
+export function helpers({ scope, practice, clock: { today } }: Context): {
+  people: Helper[]
+  assists: { value: string; label: string }[]
+} {
   return {
-    people: listAssistants(db).map(({ id, name, trained, restsUntil }) => ({
+    people: listAssistants(scope).map(({ id, name, trained, restsUntil }) => ({
       id,
       name,
       trained: [...trained],
       willing: restsUntil === null || restsUntil < today,
     })),
-    assists: library()
-      .assists.filter((a) => a.touch)
-      .map((a) => ({ value: a.id, label: a.name })),
+    assists: practice.assists.filter((a) => a.touch).map((a) => ({ value: a.id, label: a.name })),
   }
 }
 
 /** The card by the door and what is still missing on it. */
-export function emergencyView(): { card: EmergencyCard; missing: string[]; studio: string } {
-  const { studio } = context()
+export function emergencyView({ studio }: Context): {
+  card: EmergencyCard
+  missing: string[]
+  studio: string
+} {
   const missing = missingOnCard(studio.emergency)
   return {
     card: studio.emergency,
@@ -112,12 +111,12 @@ export function emergencyView(): { card: EmergencyCard; missing: string[]; studi
 }
 
 /** What the studio holds for everybody. */
-export function floorView(): {
+export function floorView({ studio }: Context): {
   closed: string[]
   mostAttempts: number | null
   loads: { value: string; label: string }[]
 } {
-  const { floor } = context().studio
+  const { floor } = studio
   const choices = [
     ['HB', 2],
     ['HB', 3],

@@ -1,112 +1,120 @@
 import 'server-only'
-import { addDays, formatDay } from '@/core/day'
-import type { Plan } from '@/core/planning/plan'
-import { findById, library } from '@/core/practice/library'
-import type { Outcome } from '@/core/readiness/decide'
+import { addDays, formatDay, type Day } from '@/core/day'
+import type { Version } from '@/core/classes/plan'
+import type { TimedPlan } from '@/core/teaching/class-run'
+import { versionsOf } from '@/core/classes/plan'
+import { foldRun, type ClassEvent, type Run } from '@/core/classes/run'
+import { findById } from '@/core/practice/find'
 import { foldEvidence, type Attempt, type Evidence } from '@/core/readiness/evidence'
 import { leavesFloor } from '@/core/readiness/gate'
 import { likelyFaults } from '@/core/readiness/likely-faults'
-import { foldRun, type ClassRun } from '@/core/teaching/class-run'
-import { BLOCK_TITLE } from '@/core/words/plan'
+import { BLOCK_TITLE, describeChange, NOTHING_OPEN } from '@/core/words/plan'
 import { faultName } from '@/core/words/reason'
-import { decisionsOf, eventsOf, findClass, listClasses } from '@/db/classes'
+import { classLines, eventsOf, findClass } from '@/db/classes'
+import { decisionsOf } from '@/db/decisions'
 import { attemptsOfClass } from '@/db/evidence'
-import { context } from '../context'
-import { judgeFor } from '../judge'
-import { peopleOf } from '../plans/queries'
-import { viewDecision, type DecisionView } from '../readiness/decision-view'
+import type { Context } from '../context'
+import { classFile, judgeOfClass } from '../desk/class-file'
+import { viewDecision, type DecisionView } from '../desk/decision-view'
+import type { Judge } from '../desk/judge'
+import { closedTonight } from '../desk/limit-words'
+import { peopleOf } from '../desk/people'
 
 /** Fault chips beside a name. */
 const CHIPS = 4
 
-export type TeachPerson = { id: string; name: string; skillStage: StageBrief; wallStage: StageBrief }
+export type TeachPerson = {
+  id: string
+  name: string
+  skillStage: StageBrief
+  wallStage: StageBrief
+  /** What they leave out tonight, in words; empty on a private screen. */
+  limits: string[]
+}
 export type StageBrief = {
+  /** Empty where nothing of the practice is open to them. */
   id: string
   name: string
   cue: string
+  /** How a limit changes it, in words; empty where none does, or on a private screen. */
+  change: string
   leavesFloor: boolean
   faults: { id: string; name: string }[]
 }
-export type Recorded = {
-  id: string
-  studentId: string
-  stageId: string
-  outcome: Attempt['outcome']
-  level: Attempt['level']
-  faults: string[]
-}
+export type Recorded = Pick<Attempt, 'id' | 'studentId' | 'stageId' | 'outcome' | 'level' | 'faults'>
 
 export type TeachData = {
   classId: string
   title: string
-  plan: Plan
+  /** What is timed: blocks and turns. What people do stands with the people, in words. */
+  plan: TimedPlan
   titles: string[]
-  run: ClassRun
+  /** What happened so far, as the server has it. */
+  events: ClassEvent[]
   people: TeachPerson[]
   recorded: Recorded[]
-  ids: { warm: Record<string, string> }
+  /** Warm-ups and counterposes by id. */
+  warm: Record<string, string>
 }
 
-/** Everything the floor screen needs, in one read. */
-export function teachData(classId: string): TeachData | null {
-  const ctx = context()
-  const record = findClass(ctx.db, classId)
-  if (!record?.plan) return null
-  const { nameOf } = peopleOf(ctx)
-  const skill = record.plan.blocks.find((b) => b.kind === 'skill')
-  const waves = record.plan.blocks.find((b) => b.kind === 'waves')
-  const judge = judgeFor(ctx, classId)
-  // As of the day before: chips must not change places under the hand while a class runs.
-  const before = addDays(ctx.today, -1)
-  const seenOf = (id: string): Evidence => foldEvidence(judge.evidence(id), before)
-  const people = (skill?.versions ?? []).map((version) => ({
-    id: version.studentId,
-    name: nameOf(version.studentId),
-    skillStage: stageBrief(version.stageId, seenOf(version.studentId), ctx.today),
-    wallStage: stageBrief(
-      waves?.versions.find((v) => v.studentId === version.studentId)?.stageId ?? version.stageId,
-      seenOf(version.studentId),
-      ctx.today,
-    ),
-  }))
-  const practice = library()
+/** Everything the floor screen needs, in one read: the plan as it holds tonight. */
+export function teachData(ctx: Context, classId: string): TeachData | null {
+  const { scope, practice } = ctx
+  const record = findClass(scope, classId)
+  const file = record ? classFile(ctx, record) : null
+  if (!record || !file) return null
+  const { plan } = file
+  const { nameOf } = peopleOf(ctx, record.roster)
+  const judge = judgeOfClass(ctx, record)
+  const versions = (kind: 'skill' | 'waves'): readonly Version[] =>
+    plan.blocks.flatMap((b) => (b.kind === kind ? versionsOf(b) : []))
+  const wall = versions('waves')
   const attempts = foldEvidence(
-    { observations: [], attempts: attemptsOfClass(ctx.db, classId), placements: [] },
+    { observations: [], attempts: attemptsOfClass(scope, classId), placements: [] },
     '9999-12-31',
   ).attempts
   return {
     classId,
     title: record.title,
-    plan: record.plan,
-    titles: record.plan.blocks.map((b) => BLOCK_TITLE[b.kind]),
-    run: foldRun(eventsOf(ctx.db, classId)),
-    people,
+    plan: {
+      minutes: plan.minutes,
+      bays: plan.bays,
+      blocks: plan.blocks.map((block) => ('versions' in block ? { ...block, versions: [] } : block)),
+    },
+    titles: plan.blocks.map((b) => BLOCK_TITLE[b.kind]),
+    events: eventsOf(scope, classId),
+    people: versions('skill').map((version) => ({
+      id: version.studentId,
+      name: nameOf(version.studentId),
+      skillStage: stageBrief(ctx, judge, version),
+      wallStage: stageBrief(ctx, judge, wall.find((v) => v.studentId === version.studentId) ?? version),
+      limits: closedTonight(ctx, judge, version.studentId),
+    })),
     recorded: attempts.map(({ id, studentId, stageId, outcome, level, faults }) => ({
-      id,
-      studentId,
-      stageId,
-      outcome,
-      level,
+      ...{ id, studentId, stageId, outcome, level },
       faults: [...faults],
     })),
-    ids: {
-      warm: Object.fromEntries(
-        [...practice.warmups, ...practice.counterposes].map((b) => [b.id, `${b.name}: ${b.do}`]),
-      ),
-    },
+    warm: Object.fromEntries(
+      [...practice.warmups, ...practice.counterposes].map((b) => [b.id, `${b.name}: ${b.do}`]),
+    ),
   }
 }
 
-/** A stage with the four faults that are likeliest for somebody. */
-function stageBrief(stageId: string, evidence: Evidence, today: string): StageBrief {
-  const practice = library()
-  const stage = findById(practice.stages, stageId)
+/** What somebody does, with the four faults that are likeliest for them. */
+function stageBrief({ practice, privacy }: Context, judge: Judge, version: Version): StageBrief {
+  const change = privacy.hidden ? '' : describeChange(version.change)
+  if (version.stageId === null)
+    return { id: '', name: NOTHING_OPEN, cue: '', change, leavesFloor: false, faults: [] }
+  const stage = findById(practice.stages, version.stageId)
+  // As of the day before: chips must not change places under the hand while a class runs.
+  const seen: Evidence = foldEvidence(judge.evidence(version.studentId), addDays(judge.day, -1))
   return {
     id: stage.id,
     name: stage.name,
     cue: stage.cue,
+    change,
     leavesFloor: leavesFloor(stage),
-    faults: likelyFaults(stage.faults, evidence, today)
+    faults: likelyFaults(stage.faults, seen, judge.day)
       .slice(0, CHIPS)
       .map((id) => ({ id, name: faultName(practice, id) })),
   }
@@ -117,21 +125,24 @@ export type TeachListEntry = {
   title: string
   dayLabel: string
   startTime: string
-  state: ClassRun['state']
+  state: Run['state']
 }
 
-/** Classes with a plan, newest first. */
-export function teachList(): TeachListEntry[] {
-  const { db } = context()
-  return listClasses(db)
-    .filter((c) => c.plan)
-    .map((c) => ({
-      id: c.id,
-      title: c.title,
-      dayLabel: formatDay(c.day),
-      startTime: c.startTime,
-      state: foldRun(eventsOf(db, c.id)).state,
-    }))
+/** A page of the classes with a plan, newest first, and the day from which the next page goes back. */
+export function teachList(
+  { scope }: Context,
+  before: Day | null,
+): { classes: TeachListEntry[]; earlier: Day | null } {
+  const { lines, earlier } = classLines(scope, before)
+  return {
+    classes: lines
+      .filter((c) => c.planned)
+      .map((c) => ({
+        ...{ id: c.id, title: c.title, startTime: c.startTime, state: c.state },
+        dayLabel: formatDay(c.day),
+      })),
+    earlier,
+  }
 }
 
 export type Change = {
@@ -142,53 +153,55 @@ export type Change = {
   changed: boolean
   /** Shown as it was kept; what it came from is gone. */
   inputsErased: boolean
-  from: Outcome
-  to: Outcome
 }
 
 /** The decisions on both sides of a class, changed ones first. */
 export function changesOf(
+  ctx: Context,
   classId: string,
-  hidden = false,
 ): { title: string; dayLabel: string; ended: boolean; changes: Change[] } | null {
-  const ctx = context()
-  const record = findClass(ctx.db, classId)
+  const record = findClass(ctx.scope, classId)
   if (!record) return null
-  const { nameOf } = peopleOf(ctx)
-  const changes = decisionsOf(ctx.db, classId).map(({ studentId, before, after, inputsErased }) => ({
+  const kept = decisionsOf(ctx.scope, classId)
+  const { nameOf } = peopleOf(
+    ctx,
+    kept.map((k) => k.studentId),
+  )
+  const changes = kept.map(({ studentId, before, after, inputsErased }) => ({
     studentId,
     name: nameOf(studentId),
-    before: viewDecision(before, ctx.studio, hidden),
-    after: viewDecision(after, ctx.studio, hidden),
+    before: viewDecision(ctx, before),
+    after: viewDecision(ctx, after),
     inputsErased,
-    from: before.outcome,
-    to: after.outcome,
     changed: before.outcome !== after.outcome || before.targetId !== after.targetId,
   }))
   return {
     title: record.title,
     dayLabel: formatDay(record.day),
-    ended: foldRun(eventsOf(ctx.db, classId)).state === 'ended',
+    ended: foldRun(eventsOf(ctx.scope, classId)).state === 'ended',
     changes: changes.sort((a, b) => Number(b.changed) - Number(a.changed) || a.name.localeCompare(b.name)),
   }
 }
 
-/** Ended classes, newest first, with how many decisions changed. */
-export function endedClasses(): {
-  id: string
-  title: string
-  dayLabel: string
-  changed: number
-  people: number
-}[] {
-  const { db } = context()
-  return listClasses(db)
-    .filter((c) => foldRun(eventsOf(db, c.id)).state === 'ended')
-    .map((c) => {
-      const decisions = decisionsOf(db, c.id)
-      const changed = decisions.filter(
-        (d) => d.before.outcome !== d.after.outcome || d.before.targetId !== d.after.targetId,
-      ).length
-      return { id: c.id, title: c.title, dayLabel: formatDay(c.day), changed, people: decisions.length }
-    })
+/** A page of the classes that are over, newest first, with how many decisions changed. */
+export function endedClasses(
+  { scope }: Context,
+  before: Day | null,
+): {
+  classes: { id: string; title: string; dayLabel: string; changed: number; people: number }[]
+  earlier: Day | null
+} {
+  const { lines, earlier } = classLines(scope, before)
+  return {
+    classes: lines
+      .filter((c) => c.state === 'ended')
+      .map((c) => {
+        const decisions = decisionsOf(scope, c.id)
+        const changed = decisions.filter(
+          (d) => d.before.outcome !== d.after.outcome || d.before.targetId !== d.after.targetId,
+        ).length
+        return { id: c.id, title: c.title, dayLabel: formatDay(c.day), changed, people: decisions.length }
+      }),
+    earlier,
+  }
 }

@@ -14,7 +14,7 @@ import { idField } from '../fields'
 
 export const startRoom = action(
   z.object({ wall: z.string(), blocks: z.string(), straps: z.string(), ids: z.array(idField).length(2) }),
-  ({ db, studio, today }, { wall, blocks, straps, ids }) => {
+  ({ scope, studio, clock: { today } }, { wall, blocks, straps, ids }) => {
     const length = parseLength(wall, { minCm: BAY_WIDTH_CM, maxCm: 5000 }, studio.units)
     if (!length.ok) return problem(describeLength(length.refusal, studio), 'wall')
     const counts = [
@@ -23,12 +23,12 @@ export const startRoom = action(
     ]
     for (const { path, count } of counts)
       if (!count.ok) return problem(describeQuantity(count.refusal, `how many ${path}`), path)
-    saveStudio(db, { room: roomFromWall(length.value) })
+    saveStudio(scope, { room: roomFromWall(length.value) })
     counts.forEach(({ shape, count }, i) => {
       if (!count.ok) return
       const id = ids[i] ?? ''
       const line = { id, shape, localName: '', sizeCm: null, condition: 'sound' as const, checkedDay: today }
-      saveProp(db, { ...line, count: Math.round(count.value) })
+      saveProp(scope, { ...line, count: Math.round(count.value) })
     })
     return done(true)
   },

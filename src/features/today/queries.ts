@@ -1,8 +1,7 @@
 import 'server-only'
-import { comingOdds, headcount } from '@/core/attendance/odds'
 import { daysBetween, formatDay } from '@/core/day'
-import type { Plan } from '@/core/planning/plan'
-import { findById, library } from '@/core/practice/library'
+import type { Plan } from '@/core/classes/plan'
+import { findById } from '@/core/practice/find'
 import { wearDue } from '@/core/props/inventory'
 import type { Decision } from '@/core/readiness/decide'
 import { needsLook } from '@/core/readiness/offers'
@@ -11,21 +10,23 @@ import { EMPTY_ROOM, type Room } from '@/core/room/room'
 import { conditionsOf } from '@/core/screening/answers'
 import { count } from '@/core/words/number'
 import { OUTCOME_WORD } from '@/core/words/outcome'
-import { markOf } from '../readiness/decision-view'
 import { describePlanWarning } from '@/core/words/plan'
-import { attendanceBefore, rosterOf } from '@/db/attendance'
 import { nextClass, type ClassRecord } from '@/db/classes'
 import { listProps } from '@/db/inventory'
-import { listStudents } from '@/db/students'
-import { context, type Context } from '../context'
-import { judgeFor, type Judge } from '../judge'
-import { makePlan, peopleOf } from '../plans/queries'
+import { listNames } from '@/db/students'
+import { locksOf } from '@/db/classes'
+import type { Context } from '../context'
+import { CLASS_FAMILY, classFile, decisionsFor, judgeOfClass, makePlan } from '../desk/class-file'
+import { markOf } from '../desk/decision-view'
+import { expectedLine } from '../desk/headcount'
+import type { Judge } from '../desk/judge'
+import { peopleOf } from '../desk/people'
 
 /** A sentence that wants settling, and where that is done. */
 export type Settle = { readonly text: string; readonly href: string }
 export type TodayData =
-  | { state: 'empty'; people: number; wallSet: boolean }
-  | { state: 'no-class'; people: number; bays: number }
+  | { state: 'empty'; people: number; wallSet: boolean; keyLost: string }
+  | { state: 'no-class'; people: number; bays: number; keyLost: string }
   | {
       state: 'class'
       id: string
@@ -33,6 +34,8 @@ export type TodayData =
       when: string
       isToday: boolean
       planned: boolean
+      /** What a missing key closes; empty while it is there. */
+      keyLost: string
       room: Room
       people: number
       expected: string
@@ -42,28 +45,33 @@ export type TodayData =
     }
 
 /** The first screen: tonight's room, what needs settling, the one next thing. */
-export function todayData(): TodayData {
-  const ctx = context()
-  const people = listStudents(ctx.db)
-  if (people.length === 0 || ctx.studio.bays === 0)
-    return { state: 'empty', people: people.length, wallSet: ctx.studio.bays > 0 }
-  const record = nextClass(ctx.db, ctx.today)
-  if (!record) return { state: 'no-class', people: people.length, bays: ctx.studio.bays }
-  const judge = judgeFor(ctx, record.id)
-  const plan = record.plan ?? valueOf(makePlan(ctx, record))
-  const room = ctx.studio.room ?? EMPTY_ROOM
-  const roster = record.roster
+export function todayData(ctx: Context): TodayData {
+  const { scope, clock, studio, health } = ctx
+  const people = listNames(scope)
+  const keyLost = health.code === 'ok' ? '' : KEY_LOST[health.code]
+  if (people.length === 0 || studio.bays === 0)
+    return { state: 'empty', people: people.length, wallSet: studio.bays > 0, keyLost }
+  const record = nextClass(scope, clock.today)
+  if (!record) return { state: 'no-class', people: people.length, bays: studio.bays, keyLost }
+  const judge = judgeOfClass(ctx, record)
+  const stored = classFile(ctx, record)
+  const made = stored ? null : makePlan(ctx, record, locksOf(scope, record.id))
+  const plan = stored?.plan ?? (made?.ok ? made.value.plan : null)
+  const room = studio.room ?? EMPTY_ROOM
+  const { roster } = record
   const { placed, unplaced } = placePeople(room, roster, firstWave(plan))
-  const { nameOf } = peopleOf(ctx)
-  const decisions = new Map(roster.map((id) => [id, judge.decide(id)]))
+  const { nameOf } = peopleOf(ctx, roster)
+  const decisionOf = decisionsFor(ctx, record, judge)
+  const decisions = new Map(roster.map((id) => [id, decisionOf(id, CLASS_FAMILY)]))
   const short = shortNames(roster.map(nameOf))
   return {
     state: 'class',
     id: record.id,
     title: record.title,
-    when: `${record.day === ctx.today ? 'tonight' : formatDay(record.day)} at ${record.startTime}`,
-    isToday: record.day === ctx.today,
-    planned: record.plan !== null,
+    when: `${record.day === clock.today ? 'tonight' : formatDay(record.day)} at ${record.startTime}`,
+    isToday: record.day === clock.today,
+    planned: stored !== null,
+    keyLost,
     room,
     people: roster.length,
     expected: expectedLine(ctx, record),
@@ -76,6 +84,12 @@ export function todayData(): TodayData {
     settle: sentences({ ctx, record, judge, decisions, plan, unplaced: unplaced.length }),
   }
 }
+
+const KEY_LOST = {
+  lost: 'The key of the health notes is missing. Everything above gentle work is closed to everybody who had answered, until it is back.',
+  wrong:
+    'The key of the health notes is not the one that sealed them. Everything above gentle work is closed to everybody who had answered, until the right one is back.',
+} as const
 
 function firstWave(plan: Plan | null): readonly { bay: number; studentId: string }[] {
   return plan?.blocks.find((b) => b.kind === 'waves')?.turns[0]?.up ?? []
@@ -93,20 +107,6 @@ function shortNames(names: readonly string[]): Map<string, string> {
   )
 }
 
-/** How many will be there, from who came before. */
-export function expectedLine({ db }: Context, record: ClassRecord): string {
-  const history = attendanceBefore(db, record.roster, record.day)
-  const marks = new Map(rosterOf(db, record.id).map((r) => [r.studentId, r.attended]))
-  const odds = record.roster.map((id) => {
-    const mark = marks.get(id) ?? null
-    return mark === null ? comingOdds(history.get(id) ?? []) : mark === 'absent' ? 0 : 1
-  })
-  const { expected, from, to } = headcount(odds)
-  return from === to
-    ? `${to} of ${record.roster.length} here`
-    : `probably ${Math.round(expected)} of ${record.roster.length} (${from} to ${to})`
-}
-
 type Known = {
   ctx: Context
   record: ClassRecord
@@ -118,22 +118,22 @@ type Known = {
 
 /** At most three sentences, the heaviest first: safety, then what the plan lacks, then what nobody knows yet. */
 function sentences({ ctx, record, judge, decisions, plan, unplaced }: Known): Settle[] {
-  const students = listStudents(ctx.db).filter((s) => record.roster.includes(s.id))
+  const students = [...peopleOf(ctx, record.roster).students.values()].filter((s) => s.archivedDay === null)
   const withOutcome = (outcome: Decision['outcome']) =>
     students.filter((s) => decisions.get(s.id)?.outcome === outcome)
   const back = withOutcome('step-back')
   const first = withOutcome('offer').filter((s) => {
     const decision = decisions.get(s.id)
-    return isFirstSolo(decision) && judge.looked(s.id, decision?.targetId ?? '') === null
+    return isFirstSolo(ctx, decision) && judge.looked(s.id, decision?.targetId ?? '') === null
   })
   const stale = students.flatMap((s) => {
-    const days = oldestExpired(judge, s.id, ctx.today)
+    const days = oldestExpired(ctx, judge, s.id)
     return days === null ? [] : [{ ...s, days }]
   })
   const unasked = students.filter(
     (s) => !judge.limits(s.id).answered && judge.evidence(s.id).observations.length === 0,
   )
-  const wear = wearDue(listProps(ctx.db), ctx.today)
+  const wear = wearDue(listProps(ctx.scope), ctx.clock.today)
   const lines: (Settle | null)[] = [
     back.length > 0
       ? { text: `${names(back)}: one rung easier tonight.`, href: `/readiness/${back[0]?.id ?? ''}` }
@@ -168,14 +168,14 @@ function sentences({ ctx, record, judge, decisions, plan, unplaced }: Known): Se
 }
 
 /** An offer that waits for the teacher’s own look. */
-function isFirstSolo(decision: Decision | undefined): boolean {
-  return decision?.targetId ? needsLook(findById(library().stages, decision.targetId)) : false
+function isFirstSolo({ practice }: Context, decision: Decision | undefined): boolean {
+  return decision?.targetId ? needsLook(findById(practice.stages, decision.targetId)) : false
 }
 
 /** Age of the oldest answer that has run out, days; null where none has. */
-function oldestExpired(judge: Judge, id: string, today: string): number | null {
+function oldestExpired({ practice, clock: { today } }: Context, judge: Judge, id: string): number | null {
   const { screening } = judge.health(id)
-  const { expired } = conditionsOf(library(), screening, today)
+  const { expired } = conditionsOf(practice, screening, today)
   const ages = expired.map((q) =>
     Math.min(...screening.answers.filter((a) => a.question === q).map((a) => daysBetween(a.day, today))),
   )
@@ -185,10 +185,6 @@ function oldestExpired(judge: Judge, id: string, today: string): number | null {
 function names(people: readonly { name: string }[]): string {
   const first = people.slice(0, 2).map((p) => p.name)
   return people.length > 2 ? `${first.join(', ')} and ${people.length - 2} more` : first.join(' and ')
-}
-
-function valueOf<T>(result: { ok: true; value: T } | { ok: false }): T | null {
-  return result.ok ? result.value : null
 }
 
 /** The same mark as on the board. */

@@ -28,6 +28,7 @@ export function Shell({
   studioName,
   entries,
   unitSwitch,
+  floorLog,
   isPrivate,
   onPrivate,
   children,
@@ -35,6 +36,8 @@ export function Shell({
   studioName: string
   entries: readonly PaletteEntry[]
   unitSwitch: ReactNode
+  /** What was tapped on this device and is not stored yet; it also sends it. */
+  floorLog: ReactNode
   /** Whether the words of limits are hidden on this screen. */
   isPrivate: boolean
   /** Hides them, and shuts the health notes, or shows them again. */
@@ -60,7 +63,6 @@ export function Shell({
   )
   const togglePrivate = async (): Promise<void> => {
     await onPrivate(!isPrivate)
-    router.refresh()
   }
   const pages = RAIL.map(({ label, question, href }) => ({ label, description: question, href }))
   const actions = [...pages, ...entries].map(({ label, description, href }) => ({
@@ -73,6 +75,7 @@ export function Shell({
   if (passedRound)
     return (
       <main id="content" tabIndex={-1} className="passed">
+        {floorLog}
         {children}
       </main>
     )
@@ -162,6 +165,7 @@ export function Shell({
         })}
       </AppShell.Navbar>
       <AppShell.Main id="content" tabIndex={-1}>
+        {floorLog}
         {children}
       </AppShell.Main>
       <Spotlight

@@ -2,19 +2,17 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { PassRound } from '@/features/health/components/pass-round'
 import { passData } from '@/features/health/queries'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Your turn' }
 
-export default async function PassPage({
-  params,
-  searchParams,
-}: {
+export default page<{
   params: Promise<{ id: string }>
   searchParams: Promise<{ ask?: string }>
-}) {
+}>(async (ctx, { params, searchParams }) => {
   const { id } = await params
   const { ask } = await searchParams
-  const data = passData(id)
+  const data = passData(ctx, id)
   if (!data) notFound()
   return <PassRound data={data} asks={ask === 'health' ? 'health' : 'check-in'} back={`/teach/${id}/door`} />
-}
+})

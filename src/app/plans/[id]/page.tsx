@@ -7,12 +7,13 @@ import { planView } from '@/features/plans/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Plan' }
 
-export default async function PlanPage({ params }: { params: Promise<{ id: string }> }) {
+export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params }) => {
   const { id } = await params
-  const plan = planView(id)
+  const plan = planView(ctx, id)
   if (!plan) notFound()
   const settle = [...plan.warnings, ...plan.violations]
   return (
@@ -56,4 +57,4 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
       <SafetyLine />
     </Stack>
   )
-}
+})

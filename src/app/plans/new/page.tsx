@@ -2,15 +2,16 @@ import type { Metadata } from 'next'
 import { NewClassForm } from '@/features/plans/components/new-class-form'
 import { newClassData } from '@/features/plans/queries'
 import { PageHead } from '@/ui/page-head'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'New class' }
 
-export default async function NewClassPage({ searchParams }: { searchParams: Promise<{ group?: string }> }) {
+export default page<{ searchParams: Promise<{ group?: string }> }>(async (ctx, { searchParams }) => {
   const { group } = await searchParams
   return (
     <>
       <PageHead title="Who, where, how long?" />
-      <NewClassForm key={group ?? ''} {...newClassData(group)} />
+      <NewClassForm key={group ?? ''} {...newClassData(ctx, group)} />
     </>
   )
-}
+})

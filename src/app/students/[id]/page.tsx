@@ -4,15 +4,15 @@ import { notFound } from 'next/navigation'
 import { ArchiveButton, ProfileForm } from '@/features/students/components/profile-form'
 import { EraseButton } from '@/features/students/components/erase-button'
 import { incidentCount, profileValues, studentProfile } from '@/features/students/queries'
-import { studioSettings } from '@/features/studio/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Profile' }
 
-export default async function StudentPage({ params }: { params: Promise<{ id: string }> }) {
+export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params }) => {
   const { id } = await params
-  const student = studentProfile(id)
+  const student = studentProfile(ctx, id)
   if (!student) notFound()
   return (
     <Stack>
@@ -31,10 +31,10 @@ export default async function StudentPage({ params }: { params: Promise<{ id: st
           Limits
         </LinkButton>
       </PageHead>
-      <ProfileForm key={`${id} ${studioSettings().units}`} initial={profileValues(student)} />
+      <ProfileForm key={`${id} ${ctx.studio.units}`} initial={profileValues(ctx, student)} />
       <Divider />
       <ArchiveButton id={id} name={student.name} archived={student.archivedDay !== null} />
-      <EraseButton id={id} name={student.name} incidents={incidentCount(id)} />
+      <EraseButton id={id} name={student.name} incidents={incidentCount(ctx, id)} />
     </Stack>
   )
-}
+})

@@ -3,11 +3,12 @@ import type { Metadata } from 'next'
 import { intakeQuestions } from '@/features/health/queries'
 import { PageHead } from '@/ui/page-head'
 import { PrintButton } from '@/ui/print-button'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Card to fill in' }
 
 /** The intake on paper, for whoever would rather write. */
-export default function CardPage() {
+export default page((ctx) => {
   return (
     <Stack maw={820}>
       <PageHead title="What should be known?" lead="For whoever would rather write. Copy it in and shred it.">
@@ -25,7 +26,7 @@ export default function CardPage() {
         Or one by one
       </Title>
       <List type="ordered" spacing="xs">
-        {intakeQuestions().map((q) => (
+        {intakeQuestions(ctx).map((q) => (
           <ListItem key={q.id}>
             {q.question}
             <br />☐ No ☐ Yes ☐ Not sure ☐ Rather not say
@@ -35,4 +36,4 @@ export default function CardPage() {
       </List>
     </Stack>
   )
-}
+})

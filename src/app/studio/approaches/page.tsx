@@ -3,16 +3,15 @@ import { notFound } from 'next/navigation'
 import { ApproachList } from '@/features/approaches/components/approach-list'
 import { approachPage } from '@/features/approaches/queries'
 import { PageHead } from '@/ui/page-head'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'How we work' }
 
-export default async function ApproachesPage({
-  searchParams,
-}: {
+export default page<{
   searchParams: Promise<{ scope?: string; id?: string }>
-}) {
+}>(async (ctx, { searchParams }) => {
   const { scope = 'teacher', id = '' } = await searchParams
-  const page = approachPage(scope, scope === 'teacher' ? '' : id)
+  const page = approachPage(ctx, scope, scope === 'teacher' ? '' : id)
   if (!page) notFound()
   return (
     <>
@@ -23,4 +22,4 @@ export default async function ApproachesPage({
       <ApproachList key={`${page.scope} ${page.scopeId}`} page={page} />
     </>
   )
-}
+})

@@ -4,11 +4,12 @@ import { EmergencySheet } from '@/features/studio/components/emergency-sheet'
 import { emergencyView } from '@/features/studio/queries'
 import { PageHead } from '@/ui/page-head'
 import { PrintButton } from '@/ui/print-button'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Emergency card' }
 
-export default function EmergencyPage() {
-  const { card, missing, studio } = emergencyView()
+export default page((ctx) => {
+  const { card, missing, studio } = emergencyView(ctx)
   return (
     <>
       <PageHead
@@ -23,4 +24,4 @@ export default function EmergencyPage() {
       <EmergencySheet card={card} studio={studio} />
     </>
   )
-}
+})

@@ -1,18 +1,18 @@
 import { Group, Stack, Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { LayerBar } from '@/features/health/components/layer-bar'
-import { LAYER_OPEN_MS, layerOpen } from '@/features/health/layer'
+import { LAYER_OPEN_MS } from '@/features/layer'
 import { incidentList } from '@/features/incidents/queries'
-import { studioSettings } from '@/features/studio/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { TextLink } from '@/ui/text-link'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Incidents' }
 
-export default async function IncidentsPage() {
-  const open = await layerOpen()
-  const reports = incidentList(open)
+export default page((ctx) => {
+  const open = ctx.privacy.notesOpen
+  const reports = incidentList(ctx)
   return (
     <Stack>
       <PageHead
@@ -21,7 +21,7 @@ export default async function IncidentsPage() {
       >
         <LinkButton href="/studio/incidents/new">Write a report</LinkButton>
       </PageHead>
-      <LayerBar open={open} withWord={studioSettings().passHash !== null} openMs={LAYER_OPEN_MS} />
+      <LayerBar open={open} withWord={ctx.studio.passHash !== null} openMs={LAYER_OPEN_MS} />
       {reports.length === 0 ? <Text>No report so far.</Text> : null}
       {reports.map((r) => (
         <Group key={r.id} className="card" justify="space-between">
@@ -37,4 +37,4 @@ export default async function IncidentsPage() {
       ))}
     </Stack>
   )
-}
+})

@@ -4,12 +4,13 @@ import { TeachScreen } from '@/features/teaching/components/teach-screen'
 import { teachData } from '@/features/teaching/queries'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Teach' }
 
-export default async function TeachClassPage({ params }: { params: Promise<{ id: string }> }) {
+export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params }) => {
   const { id } = await params
-  const data = teachData(id)
+  const data = teachData(ctx, id)
   if (!data) notFound()
   return (
     <>
@@ -18,4 +19,4 @@ export default async function TeachClassPage({ params }: { params: Promise<{ id:
       <SafetyLine />
     </>
   )
-}
+})

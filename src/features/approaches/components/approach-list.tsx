@@ -28,7 +28,6 @@ type Pending =
 
 /** Every question on which good teachers differ: positions side by side, and what a change would do before it is made. */
 export function ApproachList({ page }: { page: ApproachPage }) {
-  const router = useRouter()
   const [pending, setPending] = useState<Pending | null>(null)
   const [filter, setFilter] = useState('')
   const at = { scope: page.scope, scopeId: page.scopeId }
@@ -54,7 +53,6 @@ export function ApproachList({ page }: { page: ApproachPage }) {
         : await keepAll.send({ ...at, preset: pending.preset })
     if (!stored) return
     setPending(null)
-    router.refresh()
   }
   const trouble =
     tryOne.problemOf('') ?? tryAll.problemOf('') ?? keepOne.problemOf('') ?? keepAll.problemOf('')
@@ -233,7 +231,6 @@ function Position({
   busy: boolean
   onPick: () => void
 }) {
-  const router = useRouter()
   const { send, problemOf } = useSubmit(allowOption)
   return (
     <article className={classes.option} data-now={inForce} aria-label={option.name}>
@@ -254,9 +251,7 @@ function Position({
         <Button
           variant="subtle"
           c="var(--ink)"
-          onClick={() =>
-            void send({ approach, option: option.id, allowed: option.forbidden }).then(() => router.refresh())
-          }
+          onClick={() => void send({ approach, option: option.id, allowed: option.forbidden })}
         >
           {option.forbidden ? 'Allow here' : 'Forbid here'}
         </Button>

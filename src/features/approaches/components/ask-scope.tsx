@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Group, Text } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import type { Disagreement } from '@/core/approaches/disagree'
 import { optionName } from '@/core/words/approach'
 import { FormProblem } from '@/ui/form-problem'
@@ -20,13 +19,11 @@ export function AskScope({
   nextClass: { id: string; title: string } | null
   onDone: () => void
 }) {
-  const router = useRouter()
   const { busy, problemOf, send } = useSubmit(choose)
   const keep = (scope: 'teacher' | 'class' | 'student', scopeId: string): void => {
     void send({ scope, scopeId, approach: asked.approach, option: asked.wants }).then((stored) => {
       if (!stored) return
       onDone()
-      router.refresh()
     })
   }
   return (

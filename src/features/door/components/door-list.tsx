@@ -1,14 +1,14 @@
 'use client'
 
 import { Button, Group, SegmentedControl, Select, Stack, Text, TextInput, Title } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { newId } from '@/device/facts'
+import { newId, newStamp } from '@/device/facts'
+import { useLog, useRecord } from '@/device/use-log'
 import { FormProblem } from '@/ui/form-problem'
 import { LinkButton } from '@/ui/link-button'
 import { TextLink } from '@/ui/text-link'
 import { useSubmit } from '../../use-submit'
-import { dropIn, mark, newDropIn } from '../actions'
+import { dropIn, newDropIn } from '../actions'
 import type { DoorData, DoorLine } from '../queries'
 
 const MARKS = [
@@ -31,8 +31,14 @@ export function DoorList({ data }: { data: DoorData }) {
 }
 
 function Line({ classId, line }: { classId: string; line: DoorLine }) {
-  const router = useRouter()
-  const { send, problemOf, busy } = useSubmit(mark)
+  const { tell, failed } = useRecord()
+  const marks = useLog().flatMap(({ fact, state }) =>
+    fact.kind === 'attended' && state !== 'refused' && fact.classId === classId && fact.studentId === line.id
+      ? [fact]
+      : [],
+  )
+  // The newest tap here stands until the page is drawn anew from the store.
+  const mark = marks.at(-1)?.mark
   const said = [
     line.ask,
     line.limits,
@@ -41,7 +47,7 @@ function Line({ classId, line }: { classId: string; line: DoorLine }) {
   ].filter((t) => t !== '')
   return (
     <div className="card" role="group" aria-label={line.name}>
-      <FormProblem message={problemOf('')} />
+      <FormProblem message={failed === '' ? undefined : failed} />
       <Group justify="space-between" gap="sm">
         <Stack gap={2} flex={1} miw={220}>
           <TextLink href={`/students/${line.id}/health`} fw={600} fz="lg">
@@ -53,14 +59,17 @@ function Line({ classId, line }: { classId: string; line: DoorLine }) {
           aria-label={`${line.name} is`}
           size="md"
           data={MARKS}
-          value={line.attended ?? ''}
-          disabled={busy}
+          value={(mark === undefined ? line.attended : mark) ?? ''}
           onChange={(value) =>
-            void send({
-              classId,
-              studentId: line.id,
-              attended: value === '' ? null : (value as 'here' | 'late' | 'absent'),
-            }).then(() => router.refresh())
+            void tell(
+              {
+                kind: 'attended',
+                classId,
+                studentId: line.id,
+                mark: value === '' ? null : (value as 'here' | 'late' | 'absent'),
+              },
+              `${line.name}: ${MARKS.find((m) => m.value === value)?.label.toLowerCase() ?? ''}`,
+            )
           }
         />
         <LinkButton href={`/teach/${classId}/door/${line.id}`} variant="default" mih={44}>
@@ -72,7 +81,6 @@ function Line({ classId, line }: { classId: string; line: DoorLine }) {
 }
 
 function DropIn({ classId, others }: { classId: string; others: DoorData['others'] }) {
-  const router = useRouter()
   const known = useSubmit(dropIn)
   const fresh = useSubmit(newDropIn)
   const [picked, setPicked] = useState<string | null>(null)
@@ -99,11 +107,11 @@ function DropIn({ classId, others }: { classId: string; others: DoorData['others
           disabled={picked === null}
           loading={known.busy}
           onClick={() =>
-            void known.send({ classId, studentId: picked ?? '' }).then((ok) => {
-              if (!ok) return
-              setPicked(null)
-              router.refresh()
-            })
+            void newStamp()
+              .then((here) => known.send({ classId, studentId: picked ?? '', here }))
+              .then((ok) => {
+                if (ok) setPicked(null)
+              })
           }
         >
           Add to tonight
@@ -119,12 +127,13 @@ function DropIn({ classId, others }: { classId: string; others: DoorData['others
           variant="default"
           loading={fresh.busy}
           onClick={() =>
-            void fresh.send({ classId, studentId: id, name }).then((ok) => {
-              if (!ok) return
-              setName('')
-              setId(newId())
-              router.refresh()
-            })
+            void newStamp()
+              .then((here) => fresh.send({ classId, studentId: id, name, here }))
+              .then((ok) => {
+                if (!ok) return
+                setName('')
+                setId(newId())
+              })
           }
         >
           Add a new person

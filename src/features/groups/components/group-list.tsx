@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Group, MultiSelect, NumberInput, Select, Stack, Text, TextInput, Title } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
@@ -60,7 +59,6 @@ function GroupCard({
   isNew: boolean
   onAdded: () => void
 }) {
-  const router = useRouter()
   const [values, setValues] = useState({ ...group, minutes: group.minutes as number | string })
   const [saved, setSaved] = useState(false)
   const save = useSubmit(keepGroup)
@@ -81,7 +79,6 @@ function GroupCard({
     })
     setSaved(kept === true)
     if (!kept) return
-    router.refresh()
     if (isNew) onAdded()
   }
   return (
@@ -133,11 +130,7 @@ function GroupCard({
             <LinkButton href={`/plans/new?group=${group.id}`} variant="default">
               Plan its next class
             </LinkButton>
-            <Button
-              variant="subtle"
-              c="var(--ink)"
-              onClick={() => void drop.send({ id: group.id }).then(() => router.refresh())}
-            >
+            <Button variant="subtle" c="var(--ink)" onClick={() => void drop.send({ id: group.id })}>
               Take away
             </Button>
           </>

@@ -3,11 +3,11 @@
 import { Button, Stack, Text } from '@mantine/core'
 import { useState } from 'react'
 import type { Region } from '@/core/screening/tonight'
-import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { ScalePick, TapMany, TapPick } from '@/ui/scale-pick'
-import { useSubmit } from '../../use-submit'
-import { saveCheckIn } from '../actions'
+import type { FactOf } from '@/core/facts/fact'
+import { recordFactQuietly } from '../../facts/actions'
+import { useFact } from '../../use-fact'
 import type { PassData } from '../queries'
 
 const REGION_WORDS: readonly { value: Region; label: string }[] = [
@@ -63,18 +63,17 @@ export function CheckInForm({
   onDone: () => void
 }) {
   const [form, setForm] = useState(BLANK)
-  const [entryId] = useState(newId)
-  const { busy, problemOf, send } = useSubmit(saveCheckIn)
+  const { busy, problemOf, save } = useFact(recordFactQuietly)
   const change = (part: Partial<Form>): void => setForm((all) => ({ ...all, ...part }))
   // What is not tapped is sent as nothing, and the server says which tap is missing.
-  const given = { ...form, entryId, studentId } as Parameters<typeof saveCheckIn>[0]
+  const words = form as FactOf<'check-in'>['words']
   return (
     <Stack gap="lg">
       <ScalePick
         label="Does anything hurt now?"
         ends={['nothing', 'very much']}
         value={form.pain}
-        problem={problemOf('pain')}
+        problem={problemOf('words.pain')}
         onChange={(pain) => change({ pain, regions: pain === 0 ? [] : form.regions })}
       />
       {form.pain !== null && form.pain > 0 ? (
@@ -82,7 +81,7 @@ export function CheckInForm({
           label="Where?"
           options={REGION_WORDS}
           values={form.regions}
-          problem={problemOf('regions')}
+          problem={problemOf('words.regions')}
           onChange={(regions) => change({ regions })}
         />
       ) : null}
@@ -90,21 +89,21 @@ export function CheckInForm({
         label="Energy"
         ends={['none', 'plenty']}
         value={form.energy}
-        problem={problemOf('energy')}
+        problem={problemOf('words.energy')}
         onChange={(energy) => change({ energy })}
       />
       <ScalePick
         label="Arms"
         ends={['fresh', 'spent']}
         value={form.arms}
-        problem={problemOf('arms')}
+        problem={problemOf('words.arms')}
         onChange={(arms) => change({ arms })}
       />
       <TapPick
         label="How much of tonight’s main shape?"
         options={LOOK}
         value={form.look}
-        problem={problemOf('look')}
+        problem={problemOf('words.look')}
         onChange={(look) => change({ look })}
       />
       <TapMany
@@ -117,7 +116,7 @@ export function CheckInForm({
         label="May hands help?"
         options={TOUCH}
         value={form.touch}
-        problem={problemOf('touch')}
+        problem={problemOf('words.touch')}
         onChange={(touch) => change({ touch })}
       />
       <FormProblem message={problemOf('') ?? problemOf('studentId')} />
@@ -125,7 +124,7 @@ export function CheckInForm({
         size="lg"
         loading={busy}
         onClick={() => {
-          void send(given).then((stored) => {
+          void save({ kind: 'check-in', studentId, words }).then((stored) => {
             if (stored) onDone()
           })
         }}

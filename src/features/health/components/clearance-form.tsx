@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Group, MultiSelect, Select, Stack, Text, TextInput } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
 import type { LoadTag } from '@/core/practice/schema'
@@ -13,7 +12,6 @@ type Props = { id: string; loads: readonly { value: string; label: string }[] }
 
 /** A clinician's yes: who, on what basis, for which loads, from when to when. */
 export function ClearanceForm({ id, loads }: Props) {
-  const router = useRouter()
   const [tags, setTags] = useState<string[]>([])
   const [clinician, setClinician] = useState('')
   const [basis, setBasis] = useState<'letter-seen' | 'student-reports'>('letter-seen')
@@ -41,7 +39,6 @@ export function ClearanceForm({ id, loads }: Props) {
     setTags([])
     setClinician('')
     setEntryId(newId())
-    router.refresh()
   }
   return (
     <Stack gap="sm">

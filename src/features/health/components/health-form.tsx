@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Group, Select, Stack, Text, Title } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
@@ -31,7 +30,6 @@ export function HealthForm({
   questions,
   gentle,
 }: Pick<HealthView, 'questions' | 'gentle'> & { id: string }) {
-  const router = useRouter()
   const [filled, setFilled] = useState(() => filledFrom(questions))
   const [given, setGiven] = useState<Given>('asked-aloud')
   const [entryId, setEntryId] = useState(newId)
@@ -43,7 +41,6 @@ export function HealthForm({
     if (!stored) return
     setSaid('Stored. Limits are up to date.')
     setEntryId(newId())
-    router.refresh()
   }
 
   return (
@@ -92,13 +89,11 @@ export function HealthForm({
 }
 
 function ForgetButton({ id }: { id: string }) {
-  const router = useRouter()
   const [asking, setAsking] = useState(false)
   const { busy, problemOf, send } = useSubmit(forgetHealth)
   const forget = async (): Promise<void> => {
     if (await send({ studentId: id })) {
       setAsking(false)
-      router.refresh()
     }
   }
   return (

@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Group, PasswordInput, Text } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
@@ -16,7 +15,6 @@ export function LayerBar({ open, withWord, openMs }: { open: boolean; withWord: 
 }
 
 function ShutBar({ withWord }: { withWord: boolean }) {
-  const router = useRouter()
   const [word, setWord] = useState('')
   const { busy, problemOf, send } = useSubmit(openLayer)
   return (
@@ -24,10 +22,7 @@ function ShutBar({ withWord }: { withWord: boolean }) {
       className="card no-print"
       onSubmit={(event) => {
         event.preventDefault()
-        void send(word).then((ok) => {
-          setWord('')
-          if (ok) router.refresh()
-        })
+        void send(word).then(() => setWord(''))
       }}
     >
       <FormProblem message={problemOf('')} />
@@ -53,7 +48,6 @@ function ShutBar({ withWord }: { withWord: boolean }) {
 }
 
 function OpenBar({ openMs }: { openMs: number }) {
-  const router = useRouter()
   const { busy, send } = useSubmit(shutLayer)
   useEffect(() => {
     let told = Date.now()
@@ -65,7 +59,7 @@ function OpenBar({ openMs }: { openMs: number }) {
       void keepLayerOpen()
     }
     const timer = setInterval(() => {
-      if (Date.now() - touched >= openMs) void shutLayer().then(() => router.refresh())
+      if (Date.now() - touched >= openMs) void shutLayer()
     }, 5_000)
     window.addEventListener('pointerdown', touch)
     window.addEventListener('keydown', touch)
@@ -74,17 +68,13 @@ function OpenBar({ openMs }: { openMs: number }) {
       window.removeEventListener('pointerdown', touch)
       window.removeEventListener('keydown', touch)
     }
-  }, [openMs, router])
+  }, [openMs])
   return (
     <Group className="card no-print" justify="space-between">
       <Text>
         Health notes are open on this screen. They shut after {Math.round(openMs / 60_000)} quiet minutes.
       </Text>
-      <Button
-        variant="default"
-        loading={busy}
-        onClick={() => void send(undefined).then(() => router.refresh())}
-      >
+      <Button variant="default" loading={busy} onClick={() => void send(undefined)}>
         Shut them now
       </Button>
     </Group>

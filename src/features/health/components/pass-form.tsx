@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Group, PasswordInput, Stack, Text, Title } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
@@ -9,7 +8,6 @@ import { setPass } from '../layer-actions'
 
 /** A word that opens the health notes; empty for one tap. */
 export function PassForm({ set }: { set: boolean }) {
-  const router = useRouter()
   const [word, setWord] = useState('')
   const [again, setAgain] = useState('')
   const [said, setSaid] = useState('')
@@ -48,7 +46,6 @@ export function PassForm({ set }: { set: boolean }) {
               setSaid(stored ? 'The word is set.' : 'No word any more.')
               setWord('')
               setAgain('')
-              router.refresh()
             })
           }
         >

@@ -32,6 +32,7 @@ export function NewClassForm({ people, bays: available, start }: NewClassData) {
       ...values,
       groupId: start.groupId,
       id: stable,
+      planId: newId(),
       roster,
       bays: Number.isInteger(bays) ? bays : 0,
     })

@@ -50,6 +50,7 @@ export function PlanBlocks({
               </List>
             ) : null}
             {block.lanes.length > 0 ? <Lanes block={block} /> : null}
+            {block.versions.some((v) => v.changed !== '') ? <Changed block={block} /> : null}
             {block.turns.length > 0 ? <Turns block={block} /> : null}
             {editable && block.versions.length > 0 ? (
               <VersionPicker
@@ -82,6 +83,21 @@ function Lanes({ block }: { block: BlockView }) {
         </Group>
       ))}
     </Stack>
+  )
+}
+
+/** How limits change what people do: said with the names, never why. */
+function Changed({ block }: { block: BlockView }) {
+  return (
+    <List mt="xs" listStyleType="none" aria-label="Changed by limits">
+      {block.versions
+        .filter((v) => v.changed !== '')
+        .map((v) => (
+          <ListItem key={v.studentId}>
+            <strong>{v.name}:</strong> {v.changed}
+          </ListItem>
+        ))}
+    </List>
   )
 }
 

@@ -83,7 +83,10 @@ export function Sheet({ plan }: { plan: PlanView }) {
                 <td>{person.stage}</td>
                 <td>{wall?.versions.find((v) => v.studentId === person.studentId)?.stage ?? ''}</td>
                 <td>{person.numbers}</td>
-                <td>{person.cue}</td>
+                <td>
+                  {person.cue}
+                  {person.changed === '' ? null : <strong> {person.changed}</strong>}
+                </td>
                 <td className={classes.blank} />
               </tr>
             ))}

@@ -2,13 +2,13 @@
 
 import { Button, Collapse, Group, Select, Stack, Text } from '@mantine/core'
 import { useDisclosure } from '@mantine/hooks'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import type { OverrideReason } from '@/core/readiness/override'
+import type { OverrideReason } from '@/core/classes/override'
 import { OVERRIDE_WORD } from '@/core/words/override'
+import { newId, newStamp } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
-import { clearVersion, setVersion } from '../actions'
+import { setVersion } from '../actions'
 import type { VersionView } from '../queries'
 
 type Part = 'skill' | 'waves'
@@ -41,19 +41,16 @@ export function VersionPicker({
 }
 
 function OneVersion({ classId, part, version }: { classId: string; part: Part; version: VersionView }) {
-  const router = useRouter()
   const [wanted, setWanted] = useState<string | null>(null)
   const choose = useSubmit(setVersion)
-  const clear = useSubmit(clearVersion)
-  const store = async (stageId: string, reason: OverrideReason): Promise<void> => {
-    if (await choose.send({ id: classId, studentId: version.studentId, part, stageId, reason })) {
-      setWanted(null)
-      router.refresh()
-    }
+  const store = async (stageId: string | null, reason: OverrideReason | null): Promise<void> => {
+    const stamp = await newStamp()
+    const lock = { kind: 'lock' as const, classId, studentId: version.studentId, part, stageId, reason }
+    if (await choose.send({ ...lock, ...stamp, planId: newId() })) setWanted(null)
   }
   return (
     <Stack gap={4}>
-      <FormProblem message={choose.problemOf('') ?? clear.problemOf('')} />
+      <FormProblem message={choose.problemOf('')} />
       <Group align="flex-end" gap="sm">
         <Select
           size="sm"
@@ -70,15 +67,7 @@ function OneVersion({ classId, part, version }: { classId: string; part: Part; v
           }}
         />
         {version.override ? (
-          <Button
-            size="sm"
-            variant="default"
-            onClick={() =>
-              void clear
-                .send({ id: classId, studentId: version.studentId, part })
-                .then(() => router.refresh())
-            }
-          >
+          <Button size="sm" variant="default" onClick={() => void store(null, null)}>
             Back to what is recorded
           </Button>
         ) : null}

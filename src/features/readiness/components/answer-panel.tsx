@@ -1,27 +1,17 @@
 'use client'
 
 import { Button, Group, Stack, Text } from '@mantine/core'
-import { useRouter } from 'next/navigation'
-import { useState } from 'react'
-import type { OverrideReason } from '@/core/readiness/override'
+import type { OverrideReason } from '@/core/classes/override'
 import { OVERRIDE_WORD } from '@/core/words/override'
-import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
-import { useSubmit } from '../../use-submit'
-import { answerOffer } from '../actions'
+import { useFact } from '../../use-fact'
 import type { AnswerView } from '../person-queries'
 
 /** The teacher’s word on the next step: go ahead, hold back, or above what is recorded for a reason. */
 export function AnswerPanel({ studentId, answer }: { studentId: string; answer: AnswerView }) {
-  const router = useRouter()
-  const [id, setId] = useState(newId)
-  const { busy, problemOf, send } = useSubmit(answerOffer)
+  const { busy, problemOf, save } = useFact()
   const say = (said: 'accept' | 'hold-back' | 'override', reason: OverrideReason | null = null): void => {
-    void send({ id, studentId, stageId: answer.stageId, answer: said, reason }).then((ok) => {
-      if (!ok) return
-      setId(newId())
-      router.refresh()
-    })
+    void save({ kind: 'offer', studentId, stageId: answer.stageId, answer: said, reason })
   }
   return (
     <Stack className="card" gap="xs" role="group" aria-label="Your word on it">

@@ -1,9 +1,9 @@
 'use client'
 
 import { Button, Group, Text, TextInput } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
-import { newStamp, type Stamp } from '@/device/facts'
+import type { Stamp } from '@/core/facts/stamp'
+import { newStamp } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { FormShell } from '@/ui/form-shell'
 import { TextLink } from '@/ui/text-link'
@@ -16,7 +16,6 @@ import classes from './check-card.module.css'
 
 /** The card copied in: a cell a result, Tab goes along the row, one press stores everything. */
 export function CardEntry({ card }: { card: CardData }) {
-  const router = useRouter()
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({})
   const [observer, setObserver] = useState('')
   const [stored, setStored] = useState(0)
@@ -26,18 +25,18 @@ export function CardEntry({ card }: { card: CardData }) {
   const filled = Object.entries(typed).filter(([, text]) => text.trim() !== '')
 
   const submit = async (): Promise<void> => {
-    const cells = filled.map(([key, text]) => {
+    const cells: Parameters<typeof recordCard>[0]['cells'] = []
+    for (const [key, text] of filled) {
       const [studentId = '', checkId = ''] = key.split(' ')
-      const stamp = stamps.current.get(key) ?? newStamp()
+      const stamp = stamps.current.get(key) ?? (await newStamp())
       stamps.current.set(key, stamp)
-      return { ...stamp, studentId, checkId, typed: text }
-    })
+      cells.push({ ...stamp, studentId, checkId, typed: text })
+    }
     const answer = await send({ classId: card.classId, observer, cells })
     if (!answer) return
     stamps.current.clear()
     setStored(answer.stored)
     setTyped({})
-    router.refresh()
   }
   return (
     <FormShell onSubmit={submit}>

@@ -31,7 +31,9 @@ export function CheckForm({ studentId, check, spans, replaces, onSaved }: Props)
   const keys: readonly Key[] = check.side === 'each' ? ['left', 'right'] : ['single']
 
   const submit = async (): Promise<void> => {
-    const stored = await save({ ...values, studentId, checkId: check.id, replaces, faults: [] })
+    const { single, left, right, ...seen } = values
+    const typed = check.side === 'each' ? { left, right } : { single }
+    const stored = await save({ ...seen, typed, studentId, checkId: check.id, replaces, faults: [] })
     if (!stored) return
     setValues(EMPTY)
     onSaved()
@@ -45,7 +47,7 @@ export function CheckForm({ studentId, check, spans, replaces, onSaved }: Props)
             check={check}
             label={labelOf(check, key, wording)}
             value={values[key]}
-            error={problemOf(key)}
+            error={problemOf(`typed.${key}`)}
             onChange={(value) => change({ [key]: value })}
           />
         ))}

@@ -5,7 +5,7 @@ import { useHotkeys } from '@mantine/hooks'
 import { useEffect, useState } from 'react'
 import { elapsedMs, type Moment } from '@/core/elapsed'
 import { formatClock } from '@/core/units'
-import { momentNow } from '@/ui/moment'
+import { momentNow } from '@/device/moment'
 import type { RoundData, RoundPerson } from '../round-queries'
 import classes from './check-round.module.css'
 import { RoundLane } from './round-lane'
@@ -19,7 +19,7 @@ function pairsOf(people: readonly RoundPerson[]): (readonly [RoundPerson, RoundP
 
 /** A check for the whole class: one common start, a lane a pair, a tap when the watcher’s hand goes up. */
 export function CheckRound({ data }: { data: RoundData }) {
-  const round = useRound(data.classId, data.suggested[0] ?? data.checks[0]?.id ?? '')
+  const round = useRound(data)
   const check = data.checks.find((c) => c.id === round.checkId)
   const lanes = pairsOf(data.people).map(([a, b]) =>
     round.half === 1 ? { does: a, watches: b } : { does: b ?? a, watches: b ? a : undefined },
@@ -88,10 +88,9 @@ export function CheckRound({ data }: { data: RoundData }) {
         </Button>
         <Text role="status" c="dimmed">
           {recorded} of {data.people.length} recorded
-          {round.waiting > 0 ? ` · ${round.waiting} waiting for the server` : ''}
         </Text>
       </Group>
-      {round.refused === '' ? null : <Text role="alert">{round.refused}</Text>}
+      {round.failed === '' ? null : <Text role="alert">{round.failed}</Text>}
       <div className={classes.lanes}>
         {lanes.map(({ does, watches }, i) => (
           <RoundLane

@@ -1,6 +1,6 @@
 import { Group, List, ListItem, Stack, Text, Title } from '@mantine/core'
 import { StatusMark } from '@/ui/status-mark'
-import type { DecisionView } from '../decision-view'
+import type { DecisionView } from '../../desk/decision-view'
 import { TextLink } from '@/ui/text-link'
 
 /** A decision with everything it came from. */

@@ -5,7 +5,7 @@ import { useHotkeys } from '@mantine/hooks'
 import { useState } from 'react'
 import { formatClock } from '@/core/units'
 import { FormShell } from '@/ui/form-shell'
-import { useStopwatch } from '@/ui/use-stopwatch'
+import { useStopwatch } from '@/device/use-stopwatch'
 import { ResultEnd } from './result-end'
 import { useEntry } from './use-entry'
 
@@ -54,7 +54,7 @@ export function DolphinHoldForm({ studentId, breathS, faults, replaces, onSaved 
     const stored = await save({
       studentId,
       checkId: 'CK-dolphin-hold',
-      single: typed,
+      typed: { single: typed },
       aided,
       watched,
       note,
@@ -93,7 +93,7 @@ export function DolphinHoldForm({ studentId, breathS, faults, replaces, onSaved 
           label="Seconds"
           inputMode="decimal"
           value={values.seconds}
-          error={problemOf('single')}
+          error={problemOf('typed.single')}
           onChange={(e) => change({ seconds: e.currentTarget.value })}
         />
         <TextInput

@@ -2,11 +2,8 @@
 
 import { Button, Stack, Table, Text, Title } from '@mantine/core'
 import { LineChart } from '@mantine/charts'
-import { useRouter } from 'next/navigation'
-import { newStamp } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
-import { useSubmit } from '../../use-submit'
-import { withdrawObservation } from '../actions'
+import { useFact } from '../../use-fact'
 import type { HistoryEntry, PersonReadiness } from '../person-queries'
 
 type Props = {
@@ -21,13 +18,12 @@ const SHOWN = 10
 
 /** What was recorded, newest first, and the holds over time. */
 export function History({ studentId, entries, holds, onCorrect }: Props) {
-  const router = useRouter()
-  const { busy, problemOf, send } = useSubmit(withdrawObservation)
+  const { busy, problemOf, save } = useFact()
   const shared = {
     busy,
     onCorrect,
     onTakeBack: (entry: HistoryEntry): void => {
-      void send({ ...newStamp(), studentId, observationId: entry.id }).then(() => router.refresh())
+      void save({ kind: 'taken-back', of: 'observation', studentId, target: entry.id })
     },
   }
   if (entries.length === 0)

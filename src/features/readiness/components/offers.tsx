@@ -1,13 +1,9 @@
 'use client'
 
 import { Button, Group, Stack, Text, Title } from '@mantine/core'
-import { useRouter } from 'next/navigation'
-import { useState } from 'react'
-import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { TextLink } from '@/ui/text-link'
-import { useSubmit } from '../../use-submit'
-import { answerOffer } from '../actions'
+import { useFact } from '../../use-fact'
 import type { BoardData, Offer } from '../board-queries'
 
 /** First solo tries that wait for the teacher’s own look: no plan has them before. */
@@ -31,15 +27,10 @@ export function OffersToLookAt({ offers }: Pick<BoardData, 'offers'>) {
 }
 
 function Line({ offer }: { offer: Offer }) {
-  const router = useRouter()
-  const [id, setId] = useState(newId)
-  const { busy, problemOf, send } = useSubmit(answerOffer)
+  const { busy, problemOf, save } = useFact()
   const answer = (said: 'accept' | 'hold-back'): void => {
-    void send({ id, studentId: offer.studentId, stageId: offer.stageId, answer: said }).then((ok) => {
-      if (!ok) return
-      setId(newId())
-      router.refresh()
-    })
+    const { studentId, stageId } = offer
+    void save({ kind: 'offer', studentId, stageId, answer: said, reason: null })
   }
   return (
     <Group role="group" aria-label={`${offer.name}, ${offer.stage}`} justify="space-between">

@@ -1,12 +1,9 @@
 'use client'
 
 import { Button, Group, Select, Stack, Text } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { newStamp } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
-import { useSubmit } from '../../use-submit'
-import { placeByEye } from '../actions'
+import { useFact } from '../../use-fact'
 
 /** A teacher who knows somebody may place them by eye; it lasts 28 days unless shown. */
 export function PlaceForm({
@@ -18,14 +15,11 @@ export function PlaceForm({
   stages: readonly { id: string; label: string }[]
   placed: boolean
 }) {
-  const router = useRouter()
   const [stageId, setStageId] = useState<string | null>(null)
-  const { busy, problemOf, send } = useSubmit(placeByEye)
+  const { busy, problemOf, save } = useFact()
   const place = (id: string | null): void => {
-    void send({ ...newStamp(), studentId, stageId: id }).then((stored) => {
-      if (!stored) return
-      setStageId(null)
-      router.refresh()
+    void save({ kind: 'placement', studentId, stageId: id }).then((stored) => {
+      if (stored) setStageId(null)
     })
   }
   return (

@@ -1,11 +1,8 @@
 'use client'
 
 import { Button, Table, Text, Title } from '@mantine/core'
-import { useRouter } from 'next/navigation'
-import { newStamp } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
-import { useSubmit } from '../../use-submit'
-import { withdrawTry } from '../actions'
+import { useFact } from '../../use-fact'
 import type { TryEntry } from '../person-queries'
 
 /** Rows before the rest is folded away. */
@@ -32,8 +29,7 @@ export function Tries({ studentId, tries }: { studentId: string; tries: readonly
 }
 
 function Rows({ studentId, tries }: { studentId: string; tries: readonly TryEntry[] }) {
-  const router = useRouter()
-  const { busy, problemOf, send } = useSubmit(withdrawTry)
+  const { busy, problemOf, save } = useFact()
   return (
     <>
       <FormProblem message={problemOf('')} />
@@ -67,9 +63,7 @@ function Rows({ studentId, tries }: { studentId: string; tries: readonly TryEntr
                     c="var(--ink)"
                     disabled={busy}
                     aria-label={`Take back the try at ${t.stage} of ${t.dayLabel}`}
-                    onClick={() =>
-                      void send({ ...newStamp(), studentId, attemptId: t.id }).then(() => router.refresh())
-                    }
+                    onClick={() => void save({ kind: 'taken-back', of: 'attempt', studentId, target: t.id })}
                   >
                     Take back
                   </Button>

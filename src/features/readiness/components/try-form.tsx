@@ -11,10 +11,10 @@ import {
   Text,
   TextInput,
 } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import { ENDED_WORD, HELP_WORD, LEVEL_WORD, OUTCOME_OF_TRY } from '@/core/words/attempt'
-import { newStamp, type Stamp } from '@/device/facts'
+import type { Stamp } from '@/core/facts/stamp'
+import { newStamp } from '@/device/facts'
 import { FormShell } from '@/ui/form-shell'
 import { useSubmit } from '../../use-submit'
 import { logTry } from '../actions'
@@ -53,7 +53,6 @@ export function TryForm({
   startAt: string
   allFaults: PersonReadiness['allFaults']
 }) {
-  const router = useRouter()
   const stamp = useRef<Stamp | null>(null)
   const [stageId, setStageId] = useState(startAt)
   const [setupId, setSetupId] = useState<string | null>(null)
@@ -69,11 +68,14 @@ export function TryForm({
   const change = (part: Partial<Typed>): void => setTyped((all) => ({ ...all, ...part }))
 
   const submit = async (): Promise<void> => {
-    stamp.current ??= newStamp()
+    stamp.current ??= await newStamp()
     const { level, ...rest } = typed
     const stored = await send({
       ...stamp.current,
       ...rest,
+      kind: 'attempt',
+      classId: null,
+      replaces: null,
       studentId,
       stageId,
       setupId: setup?.id ?? null,
@@ -85,7 +87,6 @@ export function TryForm({
     change({ seconds: '', faults: [] })
     const other = fuller ?? barer
     if (inTurns && other) setSetupId(other.id)
-    router.refresh()
   }
   return (
     <FormShell maxWidth={560} problem={problemOf('')} onSubmit={submit}>

@@ -1,4 +1,5 @@
 import { Group, Stack, Text, Title } from '@mantine/core'
+import { TextLink } from '@/ui/text-link'
 import { StatusMark } from '@/ui/status-mark'
 import type { TurningView } from '../person-queries'
 
@@ -6,8 +7,9 @@ import type { TurningView } from '../person-queries'
 const SHOWN = 4
 
 /** How the answer has changed, newest first: made anew from what was known on each day. */
-export function Turnings({ turnings }: { turnings: readonly TurningView[] }) {
-  if (turnings.length < 2) return null
+export function Turnings({ turnings, href }: { turnings: readonly TurningView[] | null; href: string }) {
+  if (turnings === null) return <TextLink href={href}>How the answer has changed</TextLink>
+  if (turnings.length < 2) return <Text c="dimmed">The answer has not changed yet.</Text>
   const [first, rest] = [turnings.slice(0, SHOWN), turnings.slice(SHOWN)]
   return (
     <section className="card" aria-label="How the answer has changed">

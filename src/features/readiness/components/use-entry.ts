@@ -1,28 +1,25 @@
 'use client'
 
-import { useRouter } from 'next/navigation'
-import { useRef, useState } from 'react'
-import { newStamp, type Stamp } from '@/device/facts'
-import { useSubmit } from '../../use-submit'
-import { recordObservation } from '../actions'
+import type { FactOf } from '@/core/facts/fact'
+import type { Stamp } from '@/core/facts/stamp'
+import { useWording } from '@/ui/wording'
+import { useFact } from '../../use-fact'
 
-export type EntryInput = Omit<Parameters<typeof recordObservation>[0], keyof Stamp>
+type Entry = Omit<
+  FactOf<'observation'>,
+  keyof Stamp | 'kind' | 'units' | 'aid' | 'help' | 'arms' | 'observer' | 'classId'
+>
 
-/** Stores one result: the same stamp is sent until it is confirmed, so two presses or a retry count once. */
+/** Stores one result from a form, in the units on the screen. */
 export function useEntry() {
-  const router = useRouter()
-  const stamp = useRef<Stamp | null>(null)
-  const [saved, setSaved] = useState(0)
-  const { busy, problemOf, send, clear } = useSubmit(recordObservation)
-
-  const save = async (input: EntryInput): Promise<boolean> => {
-    stamp.current ??= newStamp()
-    const stored = await send({ ...input, ...stamp.current })
-    if (!stored) return false
-    stamp.current = null
-    setSaved((n) => n + 1)
-    router.refresh()
-    return true
-  }
-  return { busy, problemOf, save, clear, saved }
+  const { units } = useWording()
+  const { save: keep, ...rest } = useFact()
+  const save = (entry: Entry): Promise<boolean> =>
+    keep({
+      kind: 'observation',
+      ...{ aid: '', help: 'alone', arms: null, observer: '', classId: null },
+      ...entry,
+      units,
+    })
+  return { ...rest, save }
 }

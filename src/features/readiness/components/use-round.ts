@@ -1,165 +1,84 @@
 'use client'
 
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback } from 'react'
 import { elapsedMs, type Moment } from '@/core/elapsed'
-import { newStamp } from '@/device/facts'
-import { enqueue, flush, pending } from '@/device/outbox'
-import { momentNow } from '@/ui/moment'
-import { recordOnFloor, withdrawOnFloor } from '../actions'
+import { roundResults, type Marks, type RoundValues } from '@/core/facts/round'
+import { momentNow } from '@/device/moment'
+import { useKept, useLog, useRecord } from '@/device/use-log'
+import { useWording } from '@/ui/wording'
+import type { RoundData } from '../round-queries'
 
-type Sent = Parameters<typeof recordOnFloor>[0]
-type Withdrawn = Parameters<typeof withdrawOnFloor>[0]
 export type Side = 'left' | 'right'
-export type Typed = { single?: string; left?: string; right?: string }
-
-/** What is said beside a value. */
-export type Marks = {
-  readonly faults: readonly string[]
-  /** A prop or a wall that helped; empty where nothing did. */
-  readonly aid: string
-  readonly helped: boolean
-  readonly spent: boolean
-}
-
-/** What a lane holds once its hand went up. */
-export type LaneResult = Marks & { readonly id: string; readonly values: Typed }
+export type { Marks, RoundResult as LaneResult, RoundValues as Typed } from '@/core/facts/round'
 
 const NO_MARKS: Marks = { faults: [], aid: '', helped: false, spent: false }
 
+/** Where the round stands on this device. Results are not here: they are read from the log. */
 type Kept = {
   readonly checkId: string
   readonly half: 1 | 2
   readonly side: Side
   /** The common start; null while nobody holds. Survives a reload, a sleep and a hidden tab. */
   readonly started: Moment | null
-  /** Check → student → result of this round on this device. */
-  readonly results: Readonly<Record<string, Readonly<Record<string, LaneResult>>>>
   /** One side of a hold that is still to be done on the other. */
-  readonly oneSide: Readonly<Record<string, Typed>>
-  readonly observer: string
+  readonly oneSide: Readonly<Record<string, RoundValues>>
 }
 
-const RETRY_MS = 4000
-const OBSERVER_KEY = 'levitar.observer'
-const key = (classId: string): string => `levitar.round.${classId}`
-
-/** The round on this device: one common start, a result a lane, each kept at once and sent until the server has it. */
-export function useRound(classId: string, firstCheck: string) {
-  const [kept, setKept] = useState<Kept>({
-    checkId: firstCheck,
-    half: 1,
-    side: 'left',
-    started: null,
-    results: {},
-    oneSide: {},
-    observer: '',
+/** The round on this device: one common start, and a result a lane that goes down in the log. */
+export function useRound({ classId, suggested, checks, people }: RoundData) {
+  const [kept, put] = useKept<Kept>(`round ${classId}`, {
+    ...{ half: 1, side: 'left', started: null, oneSide: {} },
+    checkId: suggested[0] ?? checks[0]?.id ?? '',
   })
-  const [waiting, setWaiting] = useState(0)
-  const [refused, setRefused] = useState('')
+  const [{ observer }, putObserver] = useKept('observer', { observer: '' })
+  const { units } = useWording()
+  const { tell, failed } = useRecord()
+  const results = roundResults(useLog(), classId)
+  const here = results[kept.checkId] ?? {}
+  const labelOf = (studentId: string): string =>
+    `${people.find((p) => p.id === studentId)?.name ?? ''}: ${checks.find((c) => c.id === kept.checkId)?.name ?? ''}`
 
-  useEffect(() => {
-    // After a reload the round goes on where it was; the server has no part in it.
-    const observer = localStorage.getItem(OBSERVER_KEY) ?? ''
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- the device's store is read once, after the first paint
-    setKept((fresh) => ({ ...fresh, ...storedRound(classId), observer }))
-  }, [classId])
-  const put = useCallback(
-    (part: Partial<Kept>) => {
-      setKept((before) => {
-        const next = { ...before, ...part }
-        localStorage.setItem(key(classId), JSON.stringify(next))
-        return next
-      })
-    },
-    [classId],
-  )
-  const push = useCallback(async () => {
-    const left = await flush(async ({ kind, payload }) => {
-      const answer =
-        kind === 'observation'
-          ? await recordOnFloor(payload as Sent)
-          : await withdrawOnFloor(payload as Withdrawn)
-      if (!answer.ok) setRefused(answer.problems[0]?.message ?? '')
-    })
-    setWaiting(left)
-  }, [])
-  useEffect(() => {
-    const timer = setInterval(() => {
-      if (pending().length > 0) void push()
-    }, RETRY_MS)
-    return () => clearInterval(timer)
-  }, [push])
-
-  const here = kept.results[kept.checkId] ?? {}
-  const setResult = (studentId: string, result: LaneResult | null): void => {
-    const { [studentId]: _, ...others } = here
-    put({
-      results: { ...kept.results, [kept.checkId]: result ? { ...others, [studentId]: result } : others },
-    })
-  }
-  const record = (studentId: string, values: Typed, marks: Partial<Marks> = {}): void => {
+  const record = (studentId: string, typed: RoundValues, marks: Partial<Marks> = {}): void => {
     const earlier = here[studentId]
-    const stamp = newStamp()
-    const result = { ...NO_MARKS, ...earlier, ...marks, id: stamp.id, values }
-    setResult(studentId, result)
-    enqueue({
-      id: stamp.id,
-      kind: 'observation',
-      payload: {
-        ...stamp,
-        studentId,
-        checkId: kept.checkId,
-        ...values,
-        aided: result.aid !== '',
-        aid: result.aid,
-        help: result.helped ? 'touched' : 'alone',
-        arms: result.spent ? 'spent' : null,
-        valid: true,
-        watched: true,
-        observer: kept.observer,
-        classId,
-        faults: [...result.faults],
-        note: '',
+    const said = { ...NO_MARKS, ...earlier, ...marks }
+    void tell(
+      {
+        kind: 'observation',
+        ...{ studentId, checkId: kept.checkId, typed, units, classId, observer },
+        ...{ valid: true, watched: true, note: '' },
+        aided: said.aid !== '',
+        aid: said.aid,
+        help: said.helped ? 'touched' : 'alone',
+        arms: said.spent ? 'spent' : null,
+        faults: [...said.faults],
         replaces: earlier?.id ?? null,
-      } satisfies Sent,
-    })
-    void push()
+      },
+      labelOf(studentId),
+    )
   }
   /** One side of a sided hold; both together make the result. */
   const recordSide = (studentId: string, side: Side, value: string): void => {
     const both = { ...kept.oneSide[studentId], [side]: value }
-    if (both.left === undefined || both.right === undefined) {
-      put({ oneSide: { ...kept.oneSide, [studentId]: both } })
-      return
-    }
-    const { [studentId]: _, ...oneSide } = kept.oneSide
-    put({ oneSide })
-    record(studentId, { left: both.left, right: both.right })
+    const { [studentId]: _, ...others } = kept.oneSide
+    const whole = both.left !== undefined && both.right !== undefined
+    put({ oneSide: whole ? others : { ...others, [studentId]: both } })
+    if (whole) record(studentId, { left: both.left, right: both.right })
   }
   const undo = (studentId: string): void => {
     const earlier = here[studentId]
-    if (!earlier) return
-    setResult(studentId, null)
-    const stamp = newStamp()
-    enqueue({
-      id: stamp.id,
-      kind: 'withdrawal',
-      payload: { ...stamp, studentId, observationId: earlier.id } satisfies Withdrawn,
-    })
-    void push()
+    if (earlier)
+      void tell(
+        { kind: 'taken-back', of: 'observation', studentId, target: earlier.id },
+        `${labelOf(studentId)}, taken back`,
+      )
   }
   return {
-    checkId: kept.checkId,
-    half: kept.half,
-    side: kept.side,
-    started: kept.started,
-    observer: kept.observer,
-    oneSide: kept.oneSide,
+    ...kept,
+    observer,
     results: here,
     /** How many of each check's results this device made, for the buttons. */
-    counts: Object.fromEntries(Object.entries(kept.results).map(([id, r]) => [id, Object.keys(r).length])),
-    waiting,
-    refused,
+    counts: Object.fromEntries(Object.entries(results).map(([id, r]) => [id, Object.keys(r).length])),
+    failed,
     record,
     recordSide,
     undo,
@@ -171,20 +90,6 @@ export function useRound(classId: string, firstCheck: string) {
     pick: (checkId: string) => put({ checkId, half: 1, side: 'left', started: null, oneSide: {} }),
     swap: () => put({ half: kept.half === 1 ? 2 : 1, side: 'left', started: null }),
     setSide: (side: Side) => put({ side, started: null }),
-    setObserver: (observer: string) => {
-      localStorage.setItem(OBSERVER_KEY, observer)
-      put({ observer })
-    },
-  }
-}
-
-export type Round = ReturnType<typeof useRound>
-
-function storedRound(classId: string): Partial<Kept> {
-  try {
-    return JSON.parse(localStorage.getItem(key(classId)) ?? '{}') as Partial<Kept>
-  } catch {
-    localStorage.removeItem(key(classId))
-    return {}
+    setObserver: useCallback((name: string) => putObserver({ observer: name }), [putObserver]),
   }
 }

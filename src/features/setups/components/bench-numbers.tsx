@@ -38,7 +38,10 @@ export function BenchNumbers({ solution, person, wording }: Pick<Props, 'solutio
           styles={{ title: { color: 'var(--warn-ink)' } }}
         />
       ))}
-      {person && person.limits.length > 0 ? (
+      {person?.limits === null ? (
+        <Text role="status">Looking up what is closed to {person.name}.</Text>
+      ) : null}
+      {person?.limits && person.limits.length > 0 ? (
         <Text>
           <strong>Limits of {person.name.split(' ')[0]} tonight:</strong> leave out {person.limits.join(', ')}
           . <TextLink href={`/students/${person.id}/health`}>What instead</TextLink>

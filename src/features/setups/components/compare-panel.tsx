@@ -12,13 +12,13 @@ import { describeCompared } from '@/core/words/figures'
 import { deg, length, percent, type Wording } from '@/core/words/number'
 import { describeScene } from '@/core/words/setup'
 import { SceneView } from '@/ui/scene/scene-view'
-import type { BenchPerson, SetupFacts } from '../queries'
+import type { BenchBody, SetupFacts } from '../queries'
 import { solveForScreen, type Options } from './bench-state'
 import { OptionControl } from './option-control'
 
 type Side = { personId: string; setupId: string; options: Options }
 type Props = {
-  people: readonly BenchPerson[]
+  people: readonly BenchBody[]
   setups: readonly SetupFacts[]
   stock: Stock
   /** What is on the bench: the left side starts from it. */

@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Group, Stack, Text } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { memo, useState, type RefObject } from 'react'
 import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
@@ -18,6 +17,8 @@ type Props = {
   options: Options
   labelOf: (setupId: string) => string
   onRecall: (setupId: string, options: Options) => void
+  /** What is kept of the person has changed. */
+  onKept: () => void
   svgRef: RefObject<SVGSVGElement | null>
   statureCm: number
 }
@@ -29,10 +30,10 @@ export const KeepPanel = memo(function KeepPanel({
   options,
   labelOf,
   onRecall,
+  onKept,
   svgRef,
   statureCm,
 }: Props) {
-  const router = useRouter()
   const keep = useSubmit(keepSetup)
   const drop = useSubmit(dropSetup)
   const [id, setId] = useState(newId)
@@ -48,7 +49,7 @@ export const KeepPanel = memo(function KeepPanel({
     if (!kept) return
     setSaid(`Kept for ${person.name}.`)
     setId(newId())
-    router.refresh()
+    onKept()
   }
   const name = setupId.toLowerCase()
   return (
@@ -95,7 +96,7 @@ export const KeepPanel = memo(function KeepPanel({
                 variant="subtle"
                 c="var(--ink)"
                 aria-label={`Let ${labelOf(saved.setupId)} go`}
-                onClick={() => void drop.send({ id: saved.id }).then(() => router.refresh())}
+                onClick={() => void drop.send({ id: saved.id }).then(() => onKept())}
               >
                 ×
               </Button>

@@ -15,6 +15,7 @@ import { ComparePanel } from './compare-panel'
 import { FaultsBeside } from './faults-beside'
 import { KeepPanel } from './keep-panel'
 import { MeasurePanel } from './measure-panel'
+import { usePerson } from './use-person'
 import { WeighPanel } from './weigh-panel'
 import { WhyPanel } from './why-panel'
 
@@ -47,17 +48,17 @@ export function SetupBench({
   approaches,
   initialStudent,
   initialSetup,
+  first,
   renderAsk,
 }: Props) {
   const wording = useWording()
   const [panel, setPanel] = useState('bench')
-  const [personId, setPersonId] = useState(initialStudent ?? '')
+  const { personId, person, pick: setPersonId, refresh } = usePerson(people, initialStudent, first)
   const [setupId, setSetupId] = useState(initialSetup)
   const [options, setOptions] = useState<Options>({})
   const [asked, setAsked] = useState<Disagreement | null>(null)
   const [stature, setStature] = useState('')
   const svgRef = useRef<SVGSVGElement>(null)
-  const person = people.find((p) => p.id === personId)
   const typed = parseLength(stature === '' ? `${GENERIC_CM} cm` : stature, STATURE_RANGE, wording.units)
   const genericCm = typed.ok ? typed.value : GENERIC_CM
   const input = useInput(person?.body ?? null, genericCm)
@@ -129,6 +130,7 @@ export function SetupBench({
                 svgRef={svgRef}
                 statureCm={genericCm}
                 onRecall={pick}
+                onKept={refresh}
               />
             </Stack>
           </GridCol>

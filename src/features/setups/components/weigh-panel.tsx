@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Group, Select, Stack, Text, TextInput, Title } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { BodyInput } from '@/core/body/estimate'
 import { parseQuantity } from '@/core/entry'
@@ -25,7 +24,6 @@ const READING = { min: 0.1, max: 1000 }
 
 /** Weighed, not guessed: two readings of any scale give a share; only the share is kept. */
 export function WeighPanel({ person, input }: { person: BenchPerson | undefined; input: BodyInput }) {
-  const router = useRouter()
   const [shapeId, setShapeId] = useState('plank-hands')
   const [standing, setStanding] = useState('')
   const [under, setUnder] = useState('')
@@ -55,7 +53,6 @@ export function WeighPanel({ person, input }: { person: BenchPerson | undefined;
     setStanding('')
     setUnder('')
     setId(newId())
-    router.refresh()
   }
   return (
     <Stack maw={760}>
@@ -110,10 +107,7 @@ export function WeighPanel({ person, input }: { person: BenchPerson | undefined;
           Keep the share{person ? ` for ${person.name.split(' ')[0] ?? ''}` : ''}
         </Button>
         {person && person.weighings.length > 0 ? (
-          <Button
-            variant="default"
-            onClick={() => void forget.send({ studentId: person.id }).then(() => router.refresh())}
-          >
+          <Button variant="default" onClick={() => void forget.send({ studentId: person.id })}>
             Forget what was weighed
           </Button>
         ) : null}

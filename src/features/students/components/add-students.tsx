@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, FileButton, Group, Tabs, Text, Textarea, TextInput } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
 import { FormShell } from '@/ui/form-shell'
@@ -33,7 +32,6 @@ export function AddStudents() {
 
 /** Many names at once. */
 export function PasteNames() {
-  const router = useRouter()
   const [text, setText] = useState('')
   const [ids, setIds] = useState<string[]>([])
   const [said, setSaid] = useState('')
@@ -47,7 +45,6 @@ export function PasteNames() {
     setSaid(`${added.added} added${added.known > 0 ? `, ${added.known} already here` : ''}.`)
     setText('')
     setIds([])
-    router.refresh()
   }
   return (
     <FormShell maxWidth={560} problem={problemOf('')} onSubmit={submit}>
@@ -85,7 +82,6 @@ export function PasteNames() {
 }
 
 function AddOne() {
-  const router = useRouter()
   const [id, setId] = useState('')
   const [name, setName] = useState('')
   const [stature, setStature] = useState('')
@@ -100,7 +96,6 @@ function AddOne() {
     setId('')
     setName('')
     setStature('')
-    router.refresh()
   }
   return (
     <FormShell maxWidth={420} problem={problemOf('')} onSubmit={submit}>

@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Group, Stack, Table, Text, TextInput, Title } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { LENGTH_RATIO, SD_FRACTION, SEGMENT_NAMES, type SegmentName } from '@/core/body/anthropometry'
 import { STATURE_RANGE } from '@/core/body/estimate'
@@ -26,7 +25,6 @@ export type ProfileValues = {
 
 /** Name, height, breath and the lengths that were measured by hand; the rest are shown as estimates. */
 export function ProfileForm({ initial }: { initial: ProfileValues }) {
-  const router = useRouter()
   const [values, setValues] = useState(initial)
   const [saved, setSaved] = useState(false)
   const { busy, problemOf, send } = useSubmit(saveStudent)
@@ -45,7 +43,6 @@ export function ProfileForm({ initial }: { initial: ProfileValues }) {
       measured,
     })
     setSaved(stored === true)
-    if (stored) router.refresh()
   }
   return (
     <FormShell maxWidth={820} problem={problemOf('') ?? problemOf('id')} onSubmit={submit}>
@@ -163,16 +160,11 @@ function Lengths({
 
 /** Put somebody away, or bring them back. Nothing is deleted. */
 export function ArchiveButton({ id, name, archived }: { id: string; name: string; archived: boolean }) {
-  const router = useRouter()
   const { busy, problemOf, send } = useSubmit(archive)
   return (
     <Stack gap="xs" align="flex-start">
       <FormProblem message={problemOf('')} />
-      <Button
-        variant="default"
-        loading={busy}
-        onClick={() => void send({ id, back: archived }).then(() => router.refresh())}
-      >
+      <Button variant="default" loading={busy} onClick={() => void send({ id, back: archived })}>
         {archived ? `Bring ${name} back` : `Archive ${name}`}
       </Button>
     </Stack>

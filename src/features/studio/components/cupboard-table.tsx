@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Group, NumberInput, Select, Stack, Text, TextInput, Title } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
@@ -57,7 +56,6 @@ function Line({
   shapes: readonly Shape[]
   onAdded: () => void
 }) {
-  const router = useRouter()
   const isNew = line.checked === ''
   const [values, setValues] = useState({
     shape: line.shape,
@@ -91,7 +89,6 @@ function Line({
     })
     if (!stored) return
     setSaved('Saved.')
-    router.refresh()
     if (isNew) onAdded()
   }
   return (
@@ -144,11 +141,7 @@ function Line({
           {isNew ? 'Add' : 'Save'}
         </Button>
         {isNew ? null : (
-          <Button
-            variant="subtle"
-            c="var(--ink)"
-            onClick={() => void remove.send({ id: line.id }).then(() => router.refresh())}
-          >
+          <Button variant="subtle" c="var(--ink)" onClick={() => void remove.send({ id: line.id })}>
             Take away
           </Button>
         )}
@@ -165,7 +158,7 @@ function Line({
             variant="default"
             mih={44}
             loading={check.busy}
-            onClick={() => void check.send({ id: line.id }).then(() => router.refresh())}
+            onClick={() => void check.send({ id: line.id })}
           >
             Looked at today
           </Button>

@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Group, Stack, Text, Textarea, TextInput } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { EmergencyCard } from '@/core/room/emergency'
 import { CARD_LINES } from '@/core/words/emergency'
@@ -11,7 +10,6 @@ import { saveEmergencyCard } from '../actions'
 
 /** What anybody in the room must find at once. */
 export function EmergencyForm({ initial }: { initial: EmergencyCard }) {
-  const router = useRouter()
   const [card, setCard] = useState(initial)
   const [saved, setSaved] = useState(false)
   const { busy, problemOf, send } = useSubmit(saveEmergencyCard)
@@ -23,7 +21,6 @@ export function EmergencyForm({ initial }: { initial: EmergencyCard }) {
         event.preventDefault()
         void send(card).then((ok) => {
           setSaved(ok === true)
-          if (ok) router.refresh()
         })
       }}
     >

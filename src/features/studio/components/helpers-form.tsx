@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Checkbox, Group, SimpleGrid, Stack, Switch, Text, TextInput, Title } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
@@ -50,7 +49,6 @@ function HelperCard({
   isNew: boolean
   onAdded: () => void
 }) {
-  const router = useRouter()
   const [values, setValues] = useState(helper)
   const [saved, setSaved] = useState(false)
   const save = useSubmit(saveHelper)
@@ -97,7 +95,6 @@ function HelperCard({
             void save.send(values).then((ok) => {
               setSaved(ok === true)
               if (!ok) return
-              router.refresh()
               if (isNew) onAdded()
             })
           }
@@ -105,11 +102,7 @@ function HelperCard({
           {isNew ? 'Add' : 'Save'}
         </Button>
         {isNew ? null : (
-          <Button
-            variant="subtle"
-            c="var(--ink)"
-            onClick={() => void remove.send({ id: helper.id }).then(() => router.refresh())}
-          >
+          <Button variant="subtle" c="var(--ink)" onClick={() => void remove.send({ id: helper.id })}>
             Take off the list
           </Button>
         )}

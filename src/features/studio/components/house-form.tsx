@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Checkbox, Group, NumberInput, Stack, Text } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { LoadTag } from '@/core/practice/schema'
 import { FormProblem } from '@/ui/form-problem'
@@ -18,7 +17,6 @@ export function HouseForm({
   mostAttempts: number | null
   loads: readonly { value: string; label: string }[]
 }) {
-  const router = useRouter()
   const [closed, setClosed] = useState(initial)
   const [most, setMost] = useState<number | string>(mostAttempts ?? '')
   const [saved, setSaved] = useState(false)
@@ -32,7 +30,6 @@ export function HouseForm({
       mostAttempts: typeof most === 'number' ? most : null,
     })
     setSaved(ok === true)
-    if (ok) router.refresh()
   }
   return (
     <Stack maw={640}>

@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Group, Select, Text, TextInput } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { FormShell } from '@/ui/form-shell'
 import { useSubmit } from '../../use-submit'
@@ -11,7 +10,6 @@ type Values = { name: string; teacher: string; timeZone: string }
 
 /** The studio's name, who teaches, and whose day it is. */
 export function NamesForm({ initial }: { initial: Values }) {
-  const router = useRouter()
   const [values, setValues] = useState(initial)
   const [saved, setSaved] = useState(false)
   const { busy, problemOf, send } = useSubmit(saveNames)
@@ -26,7 +24,6 @@ export function NamesForm({ initial }: { initial: Values }) {
       onSubmit={() =>
         send(values).then((ok) => {
           setSaved(ok === true)
-          if (ok) router.refresh()
         })
       }
     >

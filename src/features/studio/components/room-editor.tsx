@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Grid, GridCol, Group, List, ListItem, Stack, Text, Title } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { addPart, moveBy, removePart } from '@/core/room/edit'
 import { roomProblems, usableBays, type Room } from '@/core/room/room'
@@ -26,7 +25,6 @@ const KEYS: Readonly<Record<string, readonly [number, number]>> = {
 
 /** Draw the room: drag what is in it, or pick it and type; undo takes steps back. */
 export function RoomEditor({ initial }: { initial: Room }) {
-  const router = useRouter()
   const wording = useWording()
   const [steps, setSteps] = useState<readonly Room[]>([initial])
   const [picked, setPicked] = useState<string | null>(null)
@@ -115,7 +113,6 @@ export function RoomEditor({ initial }: { initial: Room }) {
               onClick={() =>
                 void send(toMutable(room)).then((ok) => {
                   setSaved(ok !== null)
-                  if (ok) router.refresh()
                 })
               }
             >

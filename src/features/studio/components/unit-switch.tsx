@@ -1,13 +1,11 @@
 'use client'
 
 import { SegmentedControl } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useSubmit } from '../../use-submit'
 import { setUnits } from '../actions'
 
 /** Centimetres or inches, everywhere at once. */
 export function UnitSwitch({ units }: { units: 'cm' | 'in' }) {
-  const router = useRouter()
   const { send, busy } = useSubmit(setUnits)
   return (
     <SegmentedControl
@@ -19,7 +17,7 @@ export function UnitSwitch({ units }: { units: 'cm' | 'in' }) {
       ]}
       value={units}
       disabled={busy}
-      onChange={(value) => void send(value).then(() => router.refresh())}
+      onChange={(value) => void send(value)}
     />
   )
 }

@@ -50,8 +50,17 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
               {person.name}
             </Text>
             <Text>
-              {stage.name}. <em>{stage.cue}</em>
+              {stage.name}
+              {stage.cue === '' ? null : (
+                <>
+                  . <em>{stage.cue}</em>
+                </>
+              )}
             </Text>
+            {stage.change === '' ? null : <Text fw={600}>{stage.change}</Text>}
+            {person.limits.length === 0 ? null : (
+              <Text size="sm">Leaves out {person.limits.join(', ')}.</Text>
+            )}
           </div>
           <Text role="status" ta="right">
             {mine.length > 0
@@ -59,6 +68,14 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
               : ''}
           </Text>
         </Group>
+        {stage.id === '' ? null : taps()}
+      </Stack>
+    </section>
+  )
+
+  function taps() {
+    return (
+      <>
         {stage.leavesFloor ? (
           <SegmentedControl
             aria-label={`How far ${person.name} got`}
@@ -137,7 +154,7 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
             </Button>
           ) : null}
         </Group>
-      </Stack>
-    </section>
-  )
+      </>
+    )
+  }
 }

@@ -3,7 +3,7 @@
 import { Alert, Button, Group, List, Progress, Stack, Text, Title } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import Link from 'next/link'
-import type { Turn } from '@/core/planning/plan'
+import type { Turn } from '@/core/classes/plan'
 import { momentOf } from '@/core/teaching/class-run'
 import { formatClock } from '@/core/units'
 import type { TeachData, TeachPerson } from '../queries'
@@ -14,11 +14,7 @@ import { useElapsed } from './use-elapsed'
 /** One timer, whose turn it is, and a tap for what came of it. */
 export function TeachScreen({ data }: { data: TeachData }) {
   const { plan, people } = data
-  const { run, recorded, waiting, refused, goTo, mark, undo } = useClassRun(
-    data.classId,
-    data.run,
-    data.recorded,
-  )
+  const { run, recorded, failed, goTo, mark, undo } = useClassRun(data)
   const elapsed = useElapsed(run.blockStartedMs, run.state === 'running')
   const block = plan.blocks[run.blockIndex]
   const moment = momentOf(plan, run.blockIndex, elapsed)
@@ -55,7 +51,6 @@ export function TeachScreen({ data }: { data: TeachData }) {
     return (
       <Stack align="flex-start">
         <Text fz="xl">The class is over.</Text>
-        {waiting > 0 ? <Waiting count={waiting} /> : null}
         <Button size="xl" mih={64} component={Link} href={`/teach/${data.classId}/after`}>
           See what changed
         </Button>
@@ -94,7 +89,7 @@ export function TeachScreen({ data }: { data: TeachData }) {
         <List size="lg" spacing="xs">
           {block.items.map((item) => (
             <List.Item key={item.id}>
-              {formatClock(item.seconds)} · {data.ids.warm[item.id]}
+              {formatClock(item.seconds)} · {data.warm[item.id]}
             </List.Item>
           ))}
         </List>
@@ -126,10 +121,9 @@ export function TeachScreen({ data }: { data: TeachData }) {
           ))
         : null}
       {block?.kind === 'rest' ? <Text fz="xl">Lie down. Nothing to do.</Text> : null}
-      {refused === '' ? null : (
-        <Alert color="clay" role="alert" title={refused} styles={{ title: { color: 'var(--warn-ink)' } }} />
+      {failed === '' ? null : (
+        <Alert color="clay" role="alert" title={failed} styles={{ title: { color: 'var(--warn-ink)' } }} />
       )}
-      {waiting > 0 ? <Waiting count={waiting} /> : null}
       <Group>
         <Button size="lg" mih={64} onClick={advance}>
           {isLast ? 'End the class' : `Next: ${data.titles[run.blockIndex + 1] ?? ''}`}
@@ -141,15 +135,6 @@ export function TeachScreen({ data }: { data: TeachData }) {
         ) : null}
       </Group>
     </Stack>
-  )
-}
-
-function Waiting({ count }: { count: number }) {
-  return (
-    <Text role="status">
-      {count === 1 ? 'One tap is' : `${count} taps are`} kept on this device and will be sent when the server
-      answers.
-    </Text>
   )
 }
 

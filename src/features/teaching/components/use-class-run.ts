@@ -1,87 +1,56 @@
 'use client'
 
-import { useCallback, useEffect, useState } from 'react'
-import { newStamp } from '@/device/facts'
-import { enqueue, flush, pending, type Pending } from '@/device/outbox'
-import type { ClassRun } from '@/core/teaching/class-run'
-import { recordAttempt, recordEvent } from '../actions'
-import type { Recorded } from '../queries'
+import { foldRun, type Run } from '@/core/classes/run'
+import { standingFacts } from '@/core/facts/round'
+import type { FactOf } from '@/core/facts/fact'
+import { useLog, useRecord } from '@/device/use-log'
+import type { Recorded, TeachData } from '../queries'
 
-type AttemptInput = Parameters<typeof recordAttempt>[0]
-type EventInput = Parameters<typeof recordEvent>[0]
 export type Mark = Pick<
-  AttemptInput,
+  FactOf<'attempt'>,
   'studentId' | 'stageId' | 'level' | 'outcome' | 'exitControlled' | 'help' | 'faults' | 'endedBy'
 >
 
-const RETRY_MS = 4000
-
-/** What has been tapped shows at once, is kept on the device, and is sent until the server has it. */
-export function useClassRun(classId: string, initial: ClassRun, initialRecorded: readonly Recorded[]) {
-  const [run, setRun] = useState(initial)
-  const [recorded, setRecorded] = useState<readonly Recorded[]>(initialRecorded)
-  const [waiting, setWaiting] = useState(0)
-  const [refused, setRefused] = useState('')
-
-  const send = useCallback(async ({ kind, payload }: Pending): Promise<void> => {
-    const answer =
-      kind === 'attempt'
-        ? await recordAttempt(payload as AttemptInput)
-        : await recordEvent(payload as EventInput)
-    if (!answer.ok) setRefused(answer.problems[0]?.message ?? '')
-  }, [])
-  const push = useCallback(async () => setWaiting(await flush(send)), [send])
-
-  useEffect(() => {
-    const timer = setInterval(() => {
-      if (pending().length > 0) void push()
-    }, RETRY_MS)
-    return () => clearInterval(timer)
-  }, [push])
-
-  const tell = useCallback(
-    (kind: 'attempt' | 'event', payload: AttemptInput | EventInput) => {
-      enqueue({ id: payload.id, kind, payload })
-      void push()
-    },
-    [push],
+/** The class as it stands: what the server has of it and what lies on this device, folded into one. */
+export function useClassRun({ classId, events, recorded: known, people, titles }: TeachData) {
+  const log = useLog()
+  const { tell, failed } = useRecord()
+  const mine = standingFacts(log).filter((fact) => 'classId' in fact && fact.classId === classId)
+  const tapped = mine.flatMap((fact) => (fact.kind === 'class-event' ? [fact] : []))
+  const run: Run = foldRun([...events, ...tapped])
+  const gone = new Set(
+    log.flatMap(({ fact, state }) =>
+      fact.kind === 'taken-back' && state !== 'refused' ? [fact.target] : [],
+    ),
   )
-  const goTo = useCallback(
-    (kind: 'started' | 'block' | 'ended', blockIndex: number) => {
-      const atMs = Date.now()
-      setRun(
-        kind === 'ended'
-          ? (r) => ({ ...r, state: 'ended' })
-          : { state: 'running', blockIndex, blockStartedMs: atMs },
-      )
-      tell('event', { ...newStamp(), classId, kind, atMs, blockIndex })
-    },
-    [classId, tell],
+  const taken = mine.flatMap((fact): Recorded[] => (fact.kind === 'attempt' ? [recordedOf(fact)] : []))
+  const recorded = [...new Map([...known, ...taken].map((r) => [r.id, r])).values()].filter(
+    (r) => !gone.has(r.id),
   )
-  const mark = useCallback(
-    (entry: Mark) => {
-      const stamp = newStamp()
-      setRecorded((all) => [...all, { ...entry, id: stamp.id }])
-      tell('attempt', { ...stamp, ...entry, classId, replaces: null, withdrawn: false })
-    },
-    [classId, tell],
-  )
-  const undo = useCallback(
-    (last: Recorded) => {
-      setRecorded((all) => all.filter((r) => r.id !== last.id))
-      const { id: replaces, ...entry } = last
-      tell('attempt', {
-        ...newStamp(),
-        ...entry,
-        classId,
-        exitControlled: true,
-        help: 'alone',
-        endedBy: null,
-        replaces,
-        withdrawn: true,
-      })
-    },
-    [classId, tell],
-  )
-  return { run, recorded, waiting, refused, goTo, mark, undo }
+  const nameOf = (id: string): string => people.find((p) => p.id === id)?.name ?? ''
+
+  return {
+    run,
+    recorded,
+    failed,
+    goTo: (event: 'started' | 'block' | 'ended', blockIndex: number): void =>
+      void tell(
+        { kind: 'class-event', event, classId, blockIndex, atMs: Date.now() },
+        event === 'ended' ? 'End of the class' : `Class: ${titles[blockIndex] ?? ''}`,
+      ),
+    mark: (entry: Mark): void =>
+      void tell(
+        { kind: 'attempt', ...entry, classId, setupId: null, lead: null, seconds: null, replaces: null },
+        `${nameOf(entry.studentId)}: ${entry.outcome.replace('-', ' ')}`,
+      ),
+    undo: ({ id, studentId }: Recorded): void =>
+      void tell(
+        { kind: 'taken-back', of: 'attempt', studentId, target: id },
+        `${nameOf(studentId)}: last tap taken back`,
+      ),
+  }
+}
+
+function recordedOf({ id, studentId, stageId, outcome, level, faults }: FactOf<'attempt'>): Recorded {
+  return { id, studentId, stageId, outcome, level, faults }
 }

@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Group, Text, TextInput, Title } from '@mantine/core'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
@@ -11,21 +10,13 @@ import { startRoom } from '../actions'
 
 /** Wall and blocks, enough for a first plan. */
 export function EmptyRoom() {
-  const router = useRouter()
   const [wall, setWall] = useState('')
   const [blocks, setBlocks] = useState('')
   const [straps, setStraps] = useState('')
   const [ids] = useState(() => [newId(), newId()])
   const { busy, problemOf, send } = useSubmit(startRoom)
   return (
-    <FormShell
-      maxWidth={560}
-      onSubmit={() =>
-        send({ wall, blocks, straps, ids }).then((stored) => {
-          if (stored) router.refresh()
-        })
-      }
-    >
+    <FormShell maxWidth={560} onSubmit={() => send({ wall, blocks, straps, ids })}>
       <Title order={2} fz="xl">
         How much wall, and what is in the cupboard?
       </Title>

@@ -1,4 +1,4 @@
-import { Grid, GridCol, List, ListItem, Stack, Text, Title } from '@mantine/core'
+import { Alert, Grid, GridCol, List, ListItem, Stack, Text, Title } from '@mantine/core'
 import type { ReactNode } from 'react'
 import { count } from '@/core/words/number'
 import { LinkButton } from '@/ui/link-button'
@@ -14,6 +14,7 @@ export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: R
   if (data.state === 'empty')
     return (
       <Stack gap="xl">
+        <KeyLost words={data.keyLost} />
         <PageHead title="Who is coming?" lead="Names, a wall and a few blocks: then a first plan stands." />
         {data.people === 0 ? addPeople : <Text>{data.people} people are here.</Text>}
         {data.wallSet ? null : <EmptyRoom />}
@@ -22,6 +23,7 @@ export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: R
   if (data.state === 'no-class')
     return (
       <>
+        <KeyLost words={data.keyLost} />
         <PageHead title="Nothing booked" lead={`${data.people} people and ${data.bays} wall bays are ready.`}>
           <LinkButton href="/plans/new">Plan the next class</LinkButton>
         </PageHead>
@@ -30,6 +32,7 @@ export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: R
     )
   return (
     <>
+      <KeyLost words={data.keyLost} />
       <PageHead
         title={data.title}
         lead={`${data.when}, ${count(data.people, 'person', 'people')} booked, ${data.expected}`}
@@ -82,5 +85,15 @@ export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: R
       </Grid>
       <SafetyLine />
     </>
+  )
+}
+
+/** Said first wherever it is so: what a lost key closes, and where it is put right. */
+function KeyLost({ words }: { words: string }) {
+  if (words === '') return null
+  return (
+    <Alert role="alert" color="clay" mb="md" title={words} styles={{ title: { color: 'var(--warn-ink)' } }}>
+      <TextLink href="/studio/house">Put the key back from its printed code</TextLink>
+    </Alert>
   )
 }

@@ -2,12 +2,13 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { Sheet } from '@/features/plans/components/sheet'
 import { planView } from '@/features/plans/queries'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Printed sheet' }
 
-export default async function SheetPage({ params }: { params: Promise<{ id: string }> }) {
+export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params }) => {
   const { id } = await params
-  const plan = planView(id)
+  const plan = planView(ctx, id)
   if (!plan?.planned) notFound()
   return <Sheet plan={plan} />
-}
+})

@@ -4,12 +4,13 @@ import { CheckRound } from '@/features/readiness/components/check-round'
 import { roundData } from '@/features/readiness/round-queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Check round' }
 
-export default async function RoundPage({ params }: { params: Promise<{ id: string }> }) {
+export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params }) => {
   const { id } = await params
-  const data = roundData(id)
+  const data = roundData(ctx, id)
   if (!data) notFound()
   return (
     <>
@@ -27,4 +28,4 @@ export default async function RoundPage({ params }: { params: Promise<{ id: stri
       <CheckRound data={data} />
     </>
   )
-}
+})

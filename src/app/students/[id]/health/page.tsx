@@ -5,20 +5,21 @@ import { ClearanceForm } from '@/features/health/components/clearance-form'
 import { HealthForm } from '@/features/health/components/health-form'
 import { LayerBar } from '@/features/health/components/layer-bar'
 import { LimitsPanel } from '@/features/health/components/limits-panel'
-import { isPrivate, LAYER_OPEN_MS, layerOpen } from '@/features/health/layer'
-import { clearableLoads, healthView, limitsView } from '@/features/health/queries'
-import { studioSettings } from '@/features/studio/queries'
+import { LAYER_OPEN_MS } from '@/features/layer'
+import { clearableLoads, healthView, limitsView, type HealthView } from '@/features/health/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
 
+import { page } from '@/features/page'
+
 /** The title names nobody and nothing: tabs are seen by others. */
 export const metadata: Metadata = { title: 'Limits' }
 
-export default async function HealthPage({ params }: { params: Promise<{ id: string }> }) {
+export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params }) => {
   const { id } = await params
-  const open = await layerOpen()
-  const limits = limitsView(id, await isPrivate())
+  const notes = healthView(ctx, id)
+  const limits = limitsView(ctx, id)
   if (!limits) notFound()
   return (
     <Stack maw={860}>
@@ -31,21 +32,28 @@ export default async function HealthPage({ params }: { params: Promise<{ id: str
         </LinkButton>
       </PageHead>
       <LimitsPanel view={limits} />
-      <LayerBar open={open} withWord={studioSettings().passHash !== null} openMs={LAYER_OPEN_MS} />
-      {open ? <OpenNotes id={id} /> : null}
+      <LayerBar open={notes !== null} withWord={ctx.studio.passHash !== null} openMs={LAYER_OPEN_MS} />
+      {notes ? <OpenNotes id={id} view={notes} loads={clearableLoads(ctx)} /> : null}
       <SafetyLine />
     </Stack>
   )
-}
+})
 
-function OpenNotes({ id }: { id: string }) {
-  const view = healthView(id)
+function OpenNotes({
+  id,
+  view,
+  loads,
+}: {
+  id: string
+  view: HealthView
+  loads: ReturnType<typeof clearableLoads>
+}) {
   return (
     <>
       {view.shut ? (
         <Alert
           color="clay"
-          title="Some notes were sealed with another key and stay shut. They count as not answered."
+          title="Some notes were sealed with another key and stay shut. Whatever they may close stays closed."
         />
       ) : null}
       <section aria-labelledby="clearance">
@@ -59,7 +67,7 @@ function OpenNotes({ id }: { id: string }) {
             ))}
           </List>
         ) : null}
-        <ClearanceForm id={id} loads={clearableLoads()} />
+        <ClearanceForm id={id} loads={loads} />
       </section>
       <Divider />
       <section aria-labelledby="answers">

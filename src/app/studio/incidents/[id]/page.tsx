@@ -2,18 +2,18 @@ import { Stack, Text, Title } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { LayerBar } from '@/features/health/components/layer-bar'
-import { LAYER_OPEN_MS, layerOpen } from '@/features/health/layer'
+import { LAYER_OPEN_MS } from '@/features/layer'
 import { incidentView } from '@/features/incidents/queries'
-import { studioSettings } from '@/features/studio/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { PrintButton } from '@/ui/print-button'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Report' }
 
-export default async function IncidentPage({ params }: { params: Promise<{ id: string }> }) {
+export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params }) => {
   const { id } = await params
-  if (!(await layerOpen()))
+  if (!ctx.privacy.notesOpen)
     return (
       <Stack>
         <PageHead
@@ -24,10 +24,10 @@ export default async function IncidentPage({ params }: { params: Promise<{ id: s
             All reports
           </LinkButton>
         </PageHead>
-        <LayerBar open={false} withWord={studioSettings().passHash !== null} openMs={LAYER_OPEN_MS} />
+        <LayerBar open={false} withWord={ctx.studio.passHash !== null} openMs={LAYER_OPEN_MS} />
       </Stack>
     )
-  const view = incidentView(id)
+  const view = incidentView(ctx, id)
   if (!view) notFound()
   return (
     <Stack maw={760}>
@@ -48,4 +48,4 @@ export default async function IncidentPage({ params }: { params: Promise<{ id: s
       <Text mt="xl">Signature ______________________ Date ____________</Text>
     </Stack>
   )
-}
+})

@@ -1,17 +1,17 @@
 import { Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { isPrivate } from '@/features/health/layer'
 import { Changes } from '@/features/teaching/components/changes'
 import { changesOf } from '@/features/teaching/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'What changed' }
 
-export default async function AfterPage({ params }: { params: Promise<{ id: string }> }) {
+export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params }) => {
   const { id } = await params
-  const data = changesOf(id, await isPrivate())
+  const data = changesOf(ctx, id)
   if (!data) notFound()
   return (
     <>
@@ -23,4 +23,4 @@ export default async function AfterPage({ params }: { params: Promise<{ id: stri
       {data.ended ? <Changes changes={data.changes} /> : <Text>This class is not over yet.</Text>}
     </>
   )
-}
+})

@@ -2,16 +2,16 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { DoorList } from '@/features/door/components/door-list'
 import { doorData } from '@/features/door/queries'
-import { isPrivate } from '@/features/health/layer'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'At the door' }
 
-export default async function DoorPage({ params }: { params: Promise<{ id: string }> }) {
+export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params }) => {
   const { id } = await params
-  const data = doorData(id, await isPrivate())
+  const data = doorData(ctx, id)
   if (!data) notFound()
   return (
     <>
@@ -28,4 +28,4 @@ export default async function DoorPage({ params }: { params: Promise<{ id: strin
       <SafetyLine />
     </>
   )
-}
+})

@@ -4,17 +4,15 @@ import { CardEntry } from '@/features/readiness/components/card-entry'
 import { cardOf } from '@/features/readiness/round-queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Copy a check card' }
 
-export default async function EnterPage({
-  params,
-  searchParams,
-}: {
+export default page<{
   params: Promise<{ id: string }>
   searchParams: Promise<{ checks?: string }>
-}) {
-  const data = cardOf((await params).id, (await searchParams).checks)
+}>(async (ctx, { params, searchParams }) => {
+  const data = cardOf(ctx, (await params).id, (await searchParams).checks)
   if (!data) notFound()
   return (
     <>
@@ -26,4 +24,4 @@ export default async function EnterPage({
       <CardEntry key={data.checks.map((c) => c.id).join()} card={data} />
     </>
   )
-}
+})

@@ -6,12 +6,13 @@ import { dailyTicks } from '@/features/health/queries'
 import { studentProfile } from '@/features/students/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
+import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Check-in' }
 
-export default async function AskPage({ params }: { params: Promise<{ id: string; student: string }> }) {
+export default page<{ params: Promise<{ id: string; student: string }> }>(async (ctx, { params }) => {
   const { id, student } = await params
-  const person = studentProfile(student)
+  const person = studentProfile(ctx, student)
   if (!person) notFound()
   const back = `/teach/${id}/door`
   return (
@@ -21,7 +22,7 @@ export default async function AskPage({ params }: { params: Promise<{ id: string
           Back to the door
         </LinkButton>
       </PageHead>
-      <AskAloud studentId={student} daily={dailyTicks()} back={back} />
+      <AskAloud studentId={student} daily={dailyTicks(ctx)} back={back} />
     </Stack>
   )
-}
+})

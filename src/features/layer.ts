@@ -1,7 +1,7 @@
 import 'server-only'
 import { createHmac, randomBytes, scryptSync, timingSafeEqual } from 'node:crypto'
 import { cookies } from 'next/headers'
-import { context, keyOfHealth } from '../context'
+import { SHUT, contextFor, type Privacy } from './context'
 
 /** The health layer stays open this long after it was last touched, ms (cautions.md 6: 5 min). */
 export const LAYER_OPEN_MS = 5 * 60_000
@@ -9,23 +9,30 @@ export const LAYER_OPEN_MS = 5 * 60_000
 const LAYER = 'levitar.layer'
 const PRIVATE = 'levitar.private'
 
-/** Whether answers, clearances and reports may be sent to this screen. */
-export async function layerOpen(): Promise<boolean> {
-  const token = (await cookies()).get(LAYER)?.value
-  const key = keyOfHealth()
-  if (!token || !key) return false
+/** What this screen may show. Whatever cannot be read counts as shut. */
+export async function privacyHere(): Promise<Privacy> {
+  try {
+    const store = await cookies()
+    // A cookie that was just deleted still stands there, empty.
+    const hidden = (store.get(PRIVATE)?.value ?? '') !== ''
+    return { hidden, notesOpen: opens(store.get(LAYER)?.value) }
+  } catch {
+    return SHUT
+  }
+}
+
+function opens(token: string | undefined): boolean {
+  if (!token) return false
+  const { key } = contextFor(SHUT).health
+  if (!key) return false
   const [until = '', mark = ''] = token.split('.')
-  const expected = markOf(key, until)
-  return (
-    Number(until) > Date.now() &&
-    mark.length === expected.length &&
-    timingSafeEqual(Buffer.from(mark), Buffer.from(expected))
-  )
+  const [given, expected] = [Buffer.from(mark), Buffer.from(markOf(key, until))]
+  return Number(until) > Date.now() && given.length === expected.length && timingSafeEqual(given, expected)
 }
 
 /** Opens the layer, or keeps it open, on this screen only. Nothing opens without the key. */
 export async function openOnThisScreen(): Promise<boolean> {
-  const key = keyOfHealth()
+  const { key } = contextFor(SHUT).health
   if (!key) return false
   const until = String(Date.now() + LAYER_OPEN_MS)
   const store = await cookies()
@@ -42,11 +49,6 @@ export async function shutOnThisScreen(): Promise<void> {
   ;(await cookies()).delete(LAYER)
 }
 
-/** Whether even the words of limits are hidden here. */
-export async function isPrivate(): Promise<boolean> {
-  return (await cookies()).get(PRIVATE)?.value === '1'
-}
-
 /** Hides or shows the words of limits on this screen. */
 export async function setPrivateHere(hidden: boolean): Promise<void> {
   const store = await cookies()
@@ -61,8 +63,7 @@ export function hashPass(word: string): string {
 }
 
 /** Whether a word opens the layer; without a word set, any tap does. */
-export function passFits(word: string): boolean {
-  const kept = context().studio.passHash
+export function passFits(word: string, kept: string | null): boolean {
   if (kept === null) return true
   const [salt = '', hash = ''] = kept.split('.')
   const tried = scryptSync(word, Buffer.from(salt, 'base64'), 32)

@@ -1,7 +1,7 @@
 import 'server-only'
-import { findById, library } from '@/core/practice/library'
+import { findById } from '@/core/practice/find'
 import type { Decision } from '@/core/readiness/decide'
-import type { Wording } from '@/core/words/number'
+import type { Context } from '../context'
 import { describeGate, describeReason, stageName } from '@/core/words/reason'
 
 export type DecisionView = {
@@ -17,13 +17,15 @@ export type DecisionView = {
 
 /**
  * A decision with its sentences; the screen prints them and derives nothing.
- * @param hidden leaves out what limits say: a screen that others can see
+ * On a screen that others can see, what limits say is left out.
  */
-export function viewDecision(decision: Decision, wording: Wording, hidden = false): DecisionView {
-  const practice = library()
+export function viewDecision(
+  { practice, studio: wording, privacy }: Pick<Context, 'practice' | 'studio' | 'privacy'>,
+  decision: Decision,
+): DecisionView {
   const target = decision.targetId === null ? null : findById(practice.stages, decision.targetId)
   const reasons = decision.reasons.map((reason) =>
-    hidden && reason.code === 'limited'
+    privacy.hidden && reason.code === 'limited'
       ? 'A limit acts here; its words are hidden on this screen.'
       : describeReason(reason, practice, wording),
   )

@@ -1,0 +1,99 @@
+import { z } from 'zod'
+import { ATTEMPT_CAP } from '@/core/approaches/floor'
+import { briefSchema, type Brief } from '@/core/classes/brief'
+import type { Plan } from '@/core/classes/plan'
+import { briefPerson } from '@/core/classes/reach'
+import { readPlan } from '@/core/classes/upgrade'
+import { validatePlan } from '@/core/planning/check/validate'
+import { greedyPlan } from '@/core/planning/greedy'
+import { shippedPractice } from '@/core/practice/library'
+import { FAMILIES } from '@/core/practice/schema'
+import { NO_LIMITS, NOT_ASKED } from '@/core/screening/caps'
+import { describePlanRefusal } from '@/core/words/plan'
+import { InputError, parse, type Command } from './input'
+import { day, decideFor, screening, STUDENT_EXAMPLE, studentSchema } from './practice-commands'
+
+const briefAsked = z.strictObject({
+  day,
+  minutes: z.number(),
+  bays: z.number().int(),
+  stock: z.strictObject({ straps: z.number().int().min(0), blocks: z.number().int().min(0) }),
+  screening,
+  students: z.array(studentSchema),
+})
+const planAsked = z.strictObject({ family: z.enum(FAMILIES).default('FS'), brief: briefSchema })
+const checkAsked = z.strictObject({ brief: briefSchema, plan: z.unknown() })
+
+const EXAMPLE = {
+  day: '2026-03-05',
+  minutes: 60,
+  bays: 3,
+  stock: { straps: 6, blocks: 12 },
+  students: ['wren', 'ash', 'fen'].map((id) => ({ ...STUDENT_EXAMPLE, id })),
+}
+const EXAMPLE_BRIEF = briefOf(parse(briefAsked, EXAMPLE))
+
+/** The documents of a class: a brief goes in, a plan comes out, and either is what the app itself keeps. */
+export const PLAN_COMMANDS: readonly Command[] = [
+  {
+    name: 'brief',
+    about:
+      'What a plan is made from: who comes, how far each goes in every family, limits, room and cupboard.',
+    example: EXAMPLE,
+    run: (input) => briefOf(parse(briefAsked, input)),
+  },
+  {
+    name: 'plan',
+    about:
+      'A first plan for a brief: versions for everybody, waves at the wall, and what the validator says.',
+    example: { family: 'FS', brief: EXAMPLE_BRIEF },
+    run: (input) => {
+      const asked = parse(planAsked, input)
+      const plan = planOf(asked)
+      return { plan, problems: validatePlan(shippedPractice(), asked.brief, plan) }
+    },
+  },
+  {
+    name: 'check-plan',
+    about:
+      'What the validator says of a plan by the brief it was made from; plans of older releases are read too.',
+    example: { brief: EXAMPLE_BRIEF, plan: planOf({ family: 'FS', brief: EXAMPLE_BRIEF }) },
+    run: (input) => {
+      const asked = parse(checkAsked, input)
+      const plan = readPlan(asked.plan)
+      if (!plan) throw new InputError(['plan'], 'This is no plan.')
+      return { problems: validatePlan(shippedPractice(), asked.brief, plan) }
+    },
+  },
+]
+
+function planOf({ family, brief }: z.output<typeof planAsked>): Plan {
+  const plan = greedyPlan(shippedPractice(), brief, family)
+  if (!plan.ok) throw new InputError([], describePlanRefusal(plan.refusal))
+  return plan.value
+}
+
+function briefOf({
+  day: on,
+  minutes,
+  bays,
+  stock,
+  screening: screened,
+  students,
+}: z.output<typeof briefAsked>): Brief {
+  const practice = shippedPractice()
+  return {
+    ...{ version: 1, day: on, minutes, room: { bays }, cupboard: stock, helpers: [], locks: [] },
+    people: students.map((student) =>
+      briefPerson(practice, {
+        studentId: student.id,
+        breathS: 5,
+        mostAttempts: ATTEMPT_CAP.usual,
+        touch: 'ask',
+        limits: screened === 'recorded' ? NO_LIMITS : NOT_ASKED,
+        decisions: FAMILIES.map((family) => decideFor(student, family, screened, on)),
+        looked: () => null,
+      }),
+    ),
+  }
+}

@@ -1,0 +1,80 @@
+import type { Library } from '../practice/library'
+import type { Family, Stage } from '../practice/schema'
+import { allowedStages } from '../readiness/allowed'
+import type { Decision } from '../readiness/decide'
+import type { OfferTap } from '../readiness/offers'
+import { insteadOf } from '../screening/instead'
+import { withoutRule, type Caps } from '../screening/caps'
+import type { BriefPerson, ReachInFamily } from './brief'
+import { changeOn } from './change'
+
+type Looked = Pick<OfferTap, 'answer' | 'reason'> | null
+
+/**
+ * How far somebody goes in a family on a day: what is open, what a limit changes and how, what stands in its place.
+ * @param limits everything that limits them that day: health, the room, that day's check-in
+ */
+function reachIn(practice: Library, decision: Decision, looked: Looked, limits: Caps): ReachInFamily {
+  const { family, targetId, outcome } = decision
+  const standingId = decision.standing?.stageId ?? null
+  const foot = practice.stages.find((stage) => stage.family === family)
+  const allowed = allowedStages(practice, { standingId, targetId, outcome, looked, limits })
+  // The foot of a ladder asks for nothing, so whoever has no standing yet begins there, unless a limit closes it.
+  const open = allowed.length > 0 || !foot ? allowed : openFoot(practice, foot, limits)
+  return {
+    standingId,
+    targetId,
+    outcome,
+    looked: looked && { answer: looked.answer, reason: looked.reason },
+    open: open.map((stage) => stage.id),
+    changed: Object.fromEntries(
+      open.flatMap((stage) => {
+        const change = changeOn(stage, limits)
+        return change ? [[stage.id, change] as const] : []
+      }),
+    ),
+    instead: open.length > 0 || !foot ? null : { stageId: standIn(practice, foot, limits) },
+  }
+}
+
+function openFoot(practice: Library, foot: Stage, limits: Caps): Stage[] {
+  const reach = { standingId: foot.id, targetId: null, outcome: 'build' as const, limits }
+  return allowedStages(practice, reach).filter((stage) => stage.id === foot.id)
+}
+
+/** In place of what is closed: open, and never more of a fall than one limb free, nor weight on the head (ruling 17). */
+function standIn(practice: Library, closed: Stage, limits: Caps): string | null {
+  const gentle = ({ load: { FR = 0, HB = 0, HBH = 0 } }: Stage): boolean =>
+    FR <= 1 && HB === 0 && (limits.answered || HBH <= 2)
+  return insteadOf(practice, closed, limits, gentle)?.stageId ?? null
+}
+
+/** Somebody as a brief holds them. */
+export function briefPerson(
+  practice: Library,
+  known: {
+    readonly studentId: string
+    readonly breathS: number
+    readonly mostAttempts: number
+    readonly touch: BriefPerson['touch']
+    readonly limits: Caps
+    readonly decisions: readonly Decision[]
+    readonly looked: (stageId: string) => Looked
+  },
+): BriefPerson {
+  const { studentId, breathS, mostAttempts, touch, limits, decisions, looked } = known
+  const families: Partial<Record<Family, ReachInFamily>> = {}
+  for (const decision of decisions) {
+    const tap = decision.targetId === null ? null : looked(decision.targetId)
+    families[decision.family] = reachIn(practice, decision, tap, limits)
+  }
+  return {
+    studentId,
+    breathS,
+    mostAttempts,
+    touch,
+    answered: limits.answered,
+    limits: limits.caps.map(withoutRule),
+    families,
+  }
+}

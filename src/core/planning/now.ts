@@ -1,0 +1,48 @@
+import type { Brief, BriefPerson } from '../classes/brief'
+import { changeOn } from '../classes/change'
+import { PARTS, type Part } from '../classes/lock'
+import { versionsOf, type Plan, type PlanBlock, type Version } from '../classes/plan'
+import { findById } from '../practice/find'
+import type { Library } from '../practice/library'
+import type { Family } from '../practice/schema'
+import { waitsForScreening } from '../readiness/decide'
+import { asStrictAs, judgeLoad } from '../screening/caps'
+import { versionNow } from './versions'
+
+/**
+ * A plan as it holds on the day: whoever may not do what was planned any more, by a new limit or tonight's word, does what
+ * is open to them instead, and what a limit changes is said with it. Everything else stays as it was made.
+ * @param brief of today
+ */
+export function asItHolds(practice: Library, plan: Plan, brief: Brief, family: Family): Plan {
+  const held = (version: Version, part: Part): Version => {
+    const person = brief.people.find((p) => p.studentId === version.studentId)
+    if (!person) return version
+    if (isClosed(practice, person, version)) return versionNow(practice, brief, person, family, part)
+    const stage = practice.stages.find((s) => s.id === version.stageId)
+    return stage ? { ...version, change: changeOn(stage, capsIn(person)) } : version
+  }
+  return {
+    ...plan,
+    blocks: plan.blocks.map((block): PlanBlock => {
+      const part = PARTS.find((p) => p === block.kind)
+      return part && 'versions' in block
+        ? { ...block, versions: versionsOf(block).map((v) => held(v, part)) }
+        : block
+    }),
+  }
+}
+
+function isClosed(practice: Library, person: BriefPerson, { stageId, override }: Version): boolean {
+  if (stageId === null) return false
+  const { load } = findById(practice.stages, stageId)
+  const { verdict } = judgeLoad(load, capsIn(person))
+  if (verdict === 'barred') return true
+  // A reason given by the teacher stands against everything but a Stop.
+  if (override !== null) return false
+  return asStrictAs(verdict, 'left-out') || (!person.answered && waitsForScreening(load))
+}
+
+function capsIn({ limits }: BriefPerson) {
+  return { caps: limits.map((limit) => ({ ...limit, ruleId: '' })) }
+}

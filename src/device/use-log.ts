@@ -1,0 +1,63 @@
+'use client'
+
+import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react'
+import { entries, onLog, readLog, record, type Draft } from './log'
+import { deviceDb, STRICT, type Entry } from './store'
+
+const NONE: readonly Entry[] = []
+
+/** The log of this device, live. */
+export function useLog(): readonly Entry[] {
+  useEffect(() => void readLog().catch(() => undefined), [])
+  return useSyncExternalStore(onLog, entries, () => NONE)
+}
+
+/** Records on this device; the sentence is set where the browser keeps nothing. */
+export function useRecord(): { tell: (draft: Draft, label: string) => Promise<void>; failed: string } {
+  const [failed, setFailed] = useState('')
+  const tell = useCallback(async (draft: Draft, label: string) => {
+    try {
+      await record(draft, label)
+      setFailed('')
+    } catch {
+      setFailed('This browser could not keep the tap, so it is not recorded: tap again, or write it down.')
+    }
+  }, [])
+  return { tell, failed }
+}
+
+/** Something small that outlives the page on this device, such as where a round stands. */
+export function useKept<T extends object>(name: string, fresh: T): [T, (part: Partial<T>) => void] {
+  const [value, setValue] = useState(fresh)
+  const latest = useRef(fresh)
+  useEffect(() => {
+    let gone = false
+    void deviceDb()
+      .then((db) => db.get('kept', name))
+      .then((kept) => {
+        if (gone || typeof kept !== 'object' || kept === null) return
+        latest.current = { ...latest.current, ...kept }
+        setValue(latest.current)
+      })
+      .catch(() => undefined)
+    return () => {
+      gone = true
+    }
+  }, [name])
+  const put = useCallback(
+    (part: Partial<T>) => {
+      latest.current = { ...latest.current, ...part }
+      setValue(latest.current)
+      const next = latest.current
+      void deviceDb()
+        .then(async (db) => {
+          const tx = db.transaction('kept', 'readwrite', STRICT)
+          await tx.store.put(next, name)
+          await tx.done
+        })
+        .catch(() => undefined)
+    },
+    [name],
+  )
+  return [value, put]
+}

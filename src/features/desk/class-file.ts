@@ -1,0 +1,113 @@
+import 'server-only'
+import { attemptCap, firstMonthCap } from '@/core/approaches/floor'
+import type { Brief } from '@/core/classes/brief'
+import type { Lock } from '@/core/classes/lock'
+import type { Plan } from '@/core/classes/plan'
+import { briefPerson } from '@/core/classes/reach'
+import { foldRun } from '@/core/classes/run'
+import { greedyPlan, type PlanRefusal } from '@/core/planning/greedy'
+import { asItHolds } from '@/core/planning/now'
+import { FAMILIES, type Family } from '@/core/practice/schema'
+import type { Decision } from '@/core/readiness/decide'
+import type { Result } from '@/core/result'
+import { readApproaches } from '@/db/approaches'
+import { listAssistants } from '@/db/assistants'
+import { eventsOf, locksOf, type ClassRecord } from '@/db/classes'
+import { firstFactDays } from '@/db/evidence'
+import { planOf } from '@/db/plans'
+import { studentsByIds } from '@/db/students'
+import type { Context } from '../context'
+import { judgeOf, type Judge } from './judge'
+import { decisionIn, standings } from './standing'
+
+/** The planner speaks for one family so far. */
+export const CLASS_FAMILY: Family = 'FS'
+
+type Planned = Pick<ClassRecord, 'id' | 'day' | 'minutes' | 'bays' | 'roster'>
+
+/** A judge for a class: its day, its ways of working. */
+export function judgeOfClass(ctx: Context, { id, day }: Pick<ClassRecord, 'id' | 'day'>): Judge {
+  return judgeOf(ctx, { id, day })
+}
+
+/** Today's decisions of everybody on a list: those that are kept, unless the class has ways of its own. */
+export function decisionsFor(
+  ctx: Context,
+  record: Pick<ClassRecord, 'id' | 'day' | 'roster'>,
+  judge: Judge,
+): (studentId: string, family: Family) => Decision {
+  const ownWays = Object.keys(readApproaches(ctx.scope).of('class', record.id)).length > 0
+  if (ownWays) return (id, family) => judge.decide(id, family, { asOf: ctx.clock.today })
+  const kept = standings(ctx, record.roster)
+  return (id, family) => {
+    const now = kept.get(id)
+    return now ? decisionIn(now, family) : judge.decide(id, family, { asOf: ctx.clock.today })
+  }
+}
+
+/**
+ * Everything a plan for a class is made from and judged by: who is on the list, how far each goes in every family, what
+ * limits them on the day of the class and that day's check-ins, the room, the cupboard, who may help.
+ */
+export function briefFor(ctx: Context, record: Planned, locks: readonly Lock[]): Brief {
+  const { scope, practice, studio, clock } = ctx
+  const judge = judgeOfClass(ctx, record)
+  const decisionOf = decisionsFor(ctx, record, judge)
+  const begun = firstFactDays(scope, record.roster)
+  return {
+    version: 1,
+    day: record.day,
+    minutes: record.minutes,
+    room: { bays: record.bays },
+    cupboard: { straps: studio.straps, blocks: studio.blocks },
+    locks,
+    helpers: listAssistants(scope)
+      .filter(({ restsUntil }) => restsUntil === null || restsUntil < record.day)
+      .map(({ id, trained }) => ({ id, trained })),
+    people: studentsByIds(scope, record.roster).map(({ id, breathS, createdDay }) =>
+      briefPerson(practice, {
+        studentId: id,
+        breathS,
+        mostAttempts: attemptCap(
+          studio.floor,
+          firstMonthCap([createdDay, ...(begun.get(id) ?? [])], clock.today),
+        ),
+        touch: judge.touch(id),
+        // That day's check-in lowers what is planned and leaves the standing as it is.
+        limits: judge.tonight(id),
+        decisions: FAMILIES.map((family) => decisionOf(id, family)),
+        looked: (stageId) => judge.looked(id, stageId),
+      }),
+    ),
+  }
+}
+
+/** A fresh plan for a class with the brief it was made from. */
+export function makePlan(
+  ctx: Context,
+  record: Planned,
+  locks: readonly Lock[],
+): Result<{ plan: Plan; brief: Brief }, PlanRefusal> {
+  const brief = briefFor(ctx, record, locks)
+  const made = greedyPlan(ctx.practice, brief, CLASS_FAMILY)
+  return made.ok ? { ok: true, value: { plan: made.value, brief } } : made
+}
+
+/** A class's plan as it is shown, and the brief that judges it. */
+export type ClassFile = {
+  readonly plan: Plan
+  /** Null for a past plan that was made before briefs were kept: it is shown and not judged. */
+  readonly brief: Brief | null
+  /** Over, or on an earlier day: it stays as it was, judged by what was known then. */
+  readonly past: boolean
+}
+
+/** The class file: of what is over, as it was; of what is to come, as it holds today. Null without a plan. */
+export function classFile(ctx: Context, record: Planned): ClassFile | null {
+  const stored = planOf(ctx.scope, ctx.health.key, record.id)
+  if (!stored) return null
+  const past = record.day < ctx.clock.today || foldRun(eventsOf(ctx.scope, record.id)).state === 'ended'
+  if (past) return { ...stored, past }
+  const brief = briefFor(ctx, record, locksOf(ctx.scope, record.id))
+  return { plan: asItHolds(ctx.practice, stored.plan, brief, CLASS_FAMILY), brief, past }
+}

@@ -1,0 +1,51 @@
+import 'server-only'
+import { judgeLoad, type Cap, type Caps, type Verdict } from '@/core/screening/caps'
+import { describeLoadFrom, verdictWord } from '@/core/words/limit'
+import type { Context } from '../context'
+import type { Judge } from './judge'
+
+/** Strictest first. */
+export const STRICT_FIRST: readonly Verdict[] = ['barred', 'left-out', 'changed', 'watch']
+
+/** A limit in words with how strict it is; one that a stricter one covers is left out. */
+export function capLines({ caps }: Pick<Caps, 'caps'>): { verdict: Verdict; text: string }[] {
+  const strictness = (cap: Cap): number => STRICT_FIRST.indexOf(verdictOf(cap))
+  const lines = caps
+    .filter(
+      (cap) =>
+        !caps.some((o) => o.tag === cap.tag && o.level <= cap.level && strictness(o) < strictness(cap)),
+    )
+    .map((cap) => {
+      const seconds = cap.mostSeconds === null ? '' : ` for ${cap.mostSeconds} s at most`
+      return { verdict: verdictOf(cap), text: `${describeLoadFrom(cap)}${seconds}` }
+    })
+  return [...new Map(lines.map((line) => [`${line.verdict} ${line.text}`, line])).values()]
+}
+
+/** What is barred or left out tonight, in words, each once, what only tonight adds first; nothing on a private screen. */
+export function closedTonight({ privacy }: Context, judge: Judge, id: string): string[] {
+  if (privacy.hidden) return []
+  const standing = closedIn(judge.limits(id))
+  const fresh = closedIn(judge.tonight(id)).filter((word) => !standing.includes(word))
+  return [...new Set([...fresh, ...standing])]
+}
+
+/** Limits by strictness, one line each. */
+export function limitLines(caps: Caps): { word: string; text: string }[] {
+  const lines = capLines(caps)
+  return STRICT_FIRST.flatMap((verdict) => {
+    const own = lines.filter((l) => l.verdict === verdict).map((l) => l.text)
+    return own.length === 0 ? [] : [{ word: verdictWord(verdict), text: own.join(', ') }]
+  })
+}
+
+function closedIn({ caps }: Pick<Caps, 'caps'>): string[] {
+  const closing = caps.filter((c) => c.action === 'stop' || c.action === 'avoid')
+  // What closes a load from a lower level closes all above it: said once.
+  const lowest = closing.filter((c) => !closing.some((o) => o.tag === c.tag && o.level < c.level))
+  return [...new Set(lowest.map((c) => describeLoadFrom(c)))]
+}
+
+function verdictOf(cap: Cap): Verdict {
+  return judgeLoad({ [cap.tag]: cap.level }, { caps: [cap] }).verdict
+}

@@ -1,0 +1,88 @@
+'use client'
+
+import { Alert, Button, Group, Stack, Text } from '@mantine/core'
+import { usePathname, useRouter } from 'next/navigation'
+import { useEffect, useRef } from 'react'
+import { pageSays } from '@/device/clock'
+import { forgetPages, keepThisPage } from '@/device/floor-pages'
+import { letGo, tryAgain } from '@/device/log'
+import { startPump } from '@/device/pump'
+import { useLog } from '@/device/use-log'
+import classes from './floor-log.module.css'
+
+/** Sends what was tapped, on every page, and says what still waits or was refused. */
+export function FloorLog({
+  nowMs,
+  timeZone,
+  hidden,
+}: {
+  nowMs: number
+  timeZone: string
+  /** Whether the words of limits are hidden on this screen. */
+  hidden: boolean
+}) {
+  useEffect(() => {
+    pageSays(nowMs, timeZone)
+    return startPump()
+  }, [nowMs, timeZone])
+  const log = useLog()
+  // On a tablet that is passed round nothing of the teacher's is said.
+  const path = usePathname()
+  const passed = path.startsWith('/pass/')
+  useEffect(() => {
+    // Pages kept with the words of limits on them go the moment this screen is made private.
+    void (hidden ? forgetPages() : Promise.resolve()).then(keepThisPage).catch(() => undefined)
+  }, [path, hidden])
+  const waiting = log.filter((entry) => entry.state === 'waiting').length
+  const refused = log.filter((entry) => entry.state === 'refused')
+  useRefreshOnceSent(waiting, path)
+  if (passed || (waiting === 0 && refused.length === 0)) return null
+  return (
+    <Stack className={classes.strip ?? ''} gap="xs">
+      {waiting > 0 ? (
+        <Text role="status">
+          {waiting === 1 ? 'One tap is' : `${waiting} taps are`} kept on this device and will be sent when the
+          server answers.
+        </Text>
+      ) : null}
+      {refused.map(({ fact, label, why }) => (
+        <Alert
+          key={fact.id}
+          color="clay"
+          role="alert"
+          title={`Not recorded: ${label}`}
+          styles={{ title: { color: 'var(--warn-ink)' } }}
+        >
+          <Group justify="space-between">
+            <Text>{why}</Text>
+            <Group gap="xs">
+              <Button variant="default" mih={44} onClick={() => void tryAgain(fact.id)}>
+                Send it again
+              </Button>
+              <Button variant="subtle" c="var(--ink)" mih={44} onClick={() => void letGo(fact.id)}>
+                Let it go
+              </Button>
+            </Group>
+          </Group>
+        </Alert>
+      ))}
+    </Stack>
+  )
+}
+
+/** Screens of the floor fold the log themselves; any other page is drawn anew once the server has everything. */
+const FOLDS_ITSELF = /^\/(teach\/[^/]+(\/door)?|readiness\/round\/[^/]+|pass\/.*)$/
+
+function useRefreshOnceSent(waiting: number, path: string): void {
+  const router = useRouter()
+  const before = useRef(0)
+  /** Something was sent that a page drawn since may not have yet. */
+  const owed = useRef(false)
+  useEffect(() => {
+    if (before.current > 0 && waiting === 0) owed.current = true
+    before.current = waiting
+    if (!owed.current || waiting > 0 || FOLDS_ITSELF.test(path)) return
+    owed.current = false
+    router.refresh()
+  }, [waiting, path, router])
+}

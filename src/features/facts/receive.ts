@@ -1,0 +1,50 @@
+import 'server-only'
+import { z } from 'zod'
+import { factSchema } from '@/core/facts/fact'
+import { sharedDb } from '@/db/open'
+import { inOneGo, logFailure } from '../action'
+import type { Privacy } from '../context'
+import { keepFact } from './keep'
+import type { FactAnswer, Received } from './wire'
+
+/** Facts in one batch at most. */
+const MOST = 100
+const batchSchema = z.object({ facts: z.array(z.unknown()).max(MOST) })
+const idOf = z.object({ id: z.uuid() })
+
+/**
+ * Takes a batch of facts from a device, each in a transaction of its own and each with its own answer: a spoilt one never
+ * holds the others up. Sending the same batch again changes nothing.
+ * @returns null where the body is no batch at all
+ */
+export function receive(raw: unknown, privacy: Privacy): Received | null {
+  const batch = batchSchema.safeParse(raw)
+  if (!batch.success) return null
+  const answers = batch.data.facts.flatMap((fact): FactAnswer[] => {
+    const named = idOf.safeParse(fact)
+    return named.success ? [answerTo(named.data.id, fact, privacy)] : []
+  })
+  return { answers }
+}
+
+/** What was written for people ends with a full stop; anything else is the parser's own. */
+function asSentence(message = ''): string {
+  return message.endsWith('.') ? message : 'It cannot be read, so it is not recorded.'
+}
+
+function answerTo(id: string, raw: unknown, privacy: Privacy): FactAnswer {
+  const parsed = factSchema.safeParse(raw)
+  if (!parsed.success) return { id, state: 'refused', why: asSentence(parsed.error.issues[0]?.message) }
+  try {
+    // Whether the store opens at all is no fault of the fact.
+    sharedDb()
+    const kept = inOneGo((ctx) => keepFact(ctx, parsed.data), privacy)
+    return kept.ok
+      ? { id, state: kept.value }
+      : { id, state: 'refused', why: kept.problems[0]?.message ?? 'It cannot be stored.' }
+  } catch (error) {
+    // A full disk, a held lock, a broken file: nothing about the fact is wrong, so it waits.
+    logFailure('fact', error)
+    return { id, state: 'again' }
+  }
+}

@@ -1,0 +1,25 @@
+import 'server-only'
+import { cache, type ReactNode } from 'react'
+import { z } from 'zod'
+import type { Day } from '@/core/day'
+import { contextFor, type Context } from './context'
+import { privacyHere } from './layer'
+
+/** The context of the page that is being drawn: who, what this screen may show, and when. One a request. */
+export const here = cache(async (): Promise<Context> => contextFor(await privacyHere()))
+
+/**
+ * The one wrapper round every page: who is there and what the screen may show is settled before anything is read.
+ * @param render draws the page from its context and from what Next hands it
+ */
+export function page<P = object>(
+  render: (ctx: Context, props: P) => ReactNode | Promise<ReactNode>,
+): (props: P) => Promise<ReactNode> {
+  return async (props) => render(await here(), props)
+}
+
+/** A day as an address holds it; null where it is none. */
+export function dayAsked(asked: string | string[] | undefined): Day | null {
+  const [day] = [asked].flat()
+  return z.iso.date().safeParse(day).data ?? null
+}

@@ -1,0 +1,204 @@
+import { describeLoadFrom, verdictWord } from '@/core/words/limit'
+import { demoWorld } from '@/core/simulate/demo'
+import type { Context } from './context'
+import { ownData, ownDevice, screen, seedWorld, value } from '@/testing/actions'
+
+jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
+jest.mock('next/headers', () => ({ cookies: () => Promise.resolve({ get: () => undefined }) }))
+
+const DAY = '2026-03-10'
+ownData('privacy', DAY)
+const world = demoWorld(DAY)
+const { v7, stamp } = ownDevice(91, DAY)
+const idOf = (name: string): string => world.students.find((s) => s.name === name)?.id ?? ''
+const tonight = world.classes.at(-1)?.id ?? ''
+const PLANTED = 'planted-word-plover'
+
+const load = async () => ({
+  approaches: await import('./approaches/queries'),
+  door: await import('./door/queries'),
+  groups: await import('./groups/queries'),
+  health: await import('./health/queries'),
+  incidents: await import('./incidents/queries'),
+  library: await import('./library/queries'),
+  plans: await import('./plans/queries'),
+  board: await import('./readiness/board-queries'),
+  person: await import('./readiness/person-queries'),
+  round: await import('./readiness/round-queries'),
+  setups: await import('./setups/queries'),
+  students: await import('./students/queries'),
+  studio: await import('./studio/queries'),
+  teaching: await import('./teaching/queries'),
+  today: await import('./today/queries'),
+})
+let app: Awaited<ReturnType<typeof load>>
+beforeAll(async () => {
+  app = await load()
+  await seedWorld(DAY)
+  const facts = await import('./facts/actions')
+  const incidents = await import('./incidents/actions')
+  const words = { pain: 6, regions: ['wrist' as const], energy: 2, arms: 8, look: 'watch' as const }
+  const checkIn = { ...words, ticked: [], touch: 'no' as const }
+  for (const { id } of world.students.slice(0, 6))
+    value(await facts.recordFact({ ...stamp(), kind: 'check-in', studentId: id, words: checkIn }))
+  const report = {
+    ...{
+      id: v7(),
+      day: DAY,
+      time: '18:50',
+      classId: tonight,
+      studentId: idOf('Jonty Abara'),
+      kind: 'fall' as const,
+    },
+    ...{ stageId: null, happened: PLANTED, done: 'Sat out.', told: [], witnesses: '', reporter: PLANTED },
+  }
+  value(await incidents.saveIncident(report))
+  const { addScreening } = await import('@/db/health')
+  const { scope, health, practice } = await screen()
+  const heart = practice.intake.find((q) => q.options.some((o) => o.sets.includes('HEART')))
+  const options = heart?.options.filter((o) => o.sets.includes('HEART')).map((o) => o.id) ?? []
+  const yes = {
+    question: heart?.id ?? '',
+    choice: 'yes' as const,
+    options,
+    day: DAY,
+    given: 'asked-aloud' as const,
+  }
+  const said = { answers: [yes], nothingApplies: DAY, gentle: null }
+  addScreening(scope, health.key!, { id: v7(), studentId: idOf('Ines Calder'), day: DAY }, said)
+  const plans = await import('./plans/actions')
+  const form = {
+    id: CLASS,
+    planId: v7(),
+    title: 'Private',
+    day: DAY,
+    startTime: '20:00',
+    minutes: '60',
+    bays: 2,
+  }
+  const roster = world.students.map((s) => s.id)
+  value(await plans.createClass({ ...form, groupId: null, roster }))
+  const run = { kind: 'class-event' as const, classId: CLASS, atMs: 1, blockIndex: 0 }
+  for (const event of ['started', 'ended'] as const)
+    value(await facts.recordFact({ ...stamp(), ...run, event }))
+})
+const CLASS = v7()
+
+const everybody = <T>(read: (id: string) => T): T[] => world.students.map((s) => read(s.id))
+
+/** Every read model there is, by the name it is exported under. A new one has to be put here. */
+const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
+  approachPage: (ctx) => everybody((id) => app.approaches.approachPage(ctx, 'student', id)),
+  affected: (ctx) => app.approaches.affected(ctx, 'class', CLASS),
+  previewChoices: (ctx) => app.approaches.previewChoices(ctx, 'teacher', '', { A01: 'wall' }),
+  doorData: (ctx) => [app.door.doorData(ctx, tonight), app.door.doorData(ctx, CLASS)],
+  groupViews: (ctx) => app.groups.groupViews(ctx),
+  intakeQuestions: () => 'the questions themselves',
+  limitsView: (ctx) => everybody((id) => app.health.limitsView(ctx, id)),
+  healthView: (ctx) => everybody((id) => app.health.healthView(ctx, id)),
+  passData: (ctx) => ({ ...app.health.passData(ctx, CLASS), questions: [] }),
+  dailyTicks: () => 'the ticks themselves',
+  clearableLoads: () => 'loads, of nobody',
+  printedCode: (ctx) => app.health.printedCode(ctx),
+  incidentList: (ctx) => app.incidents.incidentList(ctx),
+  incidentView: (ctx) => app.incidents.incidentList(ctx).map(({ id }) => app.incidents.incidentView(ctx, id)),
+  incidentForm: (ctx) => app.incidents.incidentForm(ctx),
+  familyFrom: () => '',
+  stageCards: () => 'the practice, of nobody',
+  familyNames: () => '',
+  classSummaries: (ctx) => app.plans.classSummaries(ctx, null),
+  newClassData: (ctx) => app.plans.newClassData(ctx, undefined),
+  planView: (ctx) => [app.plans.planView(ctx, CLASS), app.plans.planView(ctx, tonight)],
+  board: (ctx) => app.board.board(ctx),
+  personReadiness: (ctx) =>
+    everybody((id) =>
+      (['FS', 'HD', 'HS', 'SH'] as const).map((family) =>
+        app.person.personReadiness(ctx, id, { family, withTurnings: true, withAll: true }),
+      ),
+    ),
+  nextRound: (ctx) => app.round.nextRound(ctx),
+  roundData: (ctx) => app.round.roundData(ctx, CLASS),
+  cardOf: (ctx) => app.round.cardOf(ctx, CLASS, undefined),
+  benchData: (ctx) => everybody((id) => ({ ...app.setups.benchData(ctx, id), setups: [] })),
+  benchDetails: (ctx) => everybody((id) => app.setups.benchDetails(ctx, id)),
+  cardData: (ctx) => app.setups.cardData(ctx, { setup: 'SETUP-dolphin-block', height: '170' }),
+  studentLists: (ctx) => app.students.studentLists(ctx),
+  studentProfile: (ctx) => everybody((id) => app.students.studentProfile(ctx, id)),
+  profileValues: (ctx) =>
+    app.students.studentLists(ctx).current.map((s) => app.students.profileValues(ctx, s)),
+  screeningStates: (ctx) => [
+    ...app.students.screeningStates(
+      ctx,
+      world.students.map((s) => s.id),
+    ),
+  ],
+  incidentCount: (ctx) => everybody((id) => app.students.incidentCount(ctx, id)),
+  shellData: (ctx) => app.studio.shellData(ctx),
+  roomView: (ctx) => app.studio.roomView(ctx),
+  cupboard: (ctx) => app.studio.cupboard(ctx),
+  helpers: (ctx) => app.studio.helpers(ctx),
+  emergencyView: (ctx) => app.studio.emergencyView(ctx),
+  floorView: () => 'what the room does, of nobody',
+  teachData: (ctx) => app.teaching.teachData(ctx, CLASS),
+  teachList: (ctx) => app.teaching.teachList(ctx, null),
+  changesOf: (ctx) => app.teaching.changesOf(ctx, CLASS),
+  endedClasses: (ctx) => app.teaching.endedClasses(ctx, null),
+  todayData: (ctx) => app.today.todayData(ctx),
+}
+
+/** Words by which a limit, an answer, a clearance, a check-in or a report would be known. */
+function tellTales(ctx: Context): string[] {
+  const strict = (['barred', 'left-out', 'changed', 'watch'] as const).map((v) => `${verdictWord(v)}: `)
+  const loads = ctx.practice.cautions.flatMap((c) =>
+    c.tags.map((t) => describeLoadFrom({ ...t, level: t.level as 1 | 2 | 3 })),
+  )
+  return [
+    ...strict,
+    ...new Set(loads.flatMap((words) => [`leave out ${words}`, `: ${words}`, `"${words}"`])),
+    ...ctx.practice.cautions.flatMap((c) => (c.change ? [c.change.words] : [])),
+    ...['Not done in this room', 'recorded clearance', 'Left out', 'Half the repetitions'],
+    ...[PLANTED, 'high-managed', 'asked aloud', 'Cleared for', 'letter-seen', '"pain"', '"arms":'],
+  ]
+}
+const found = (ctx: Context, data: unknown): string[] => {
+  const text = JSON.stringify(data ?? null)
+  return tellTales(ctx).filter((word) => text.includes(word))
+}
+
+it('names every read model', () => {
+  const exported = Object.values(app).flatMap((module) =>
+    Object.entries(module).flatMap(([name, what]) => (typeof what === 'function' ? [name] : [])),
+  )
+  expect(Object.keys(READS).toSorted()).toEqual([...new Set(exported)].toSorted())
+})
+
+it.each(Object.keys(READS))(
+  '%s: with privacy shut no word of a limit, an answer or a report',
+  async (name) => {
+    const ctx = await screen({ hidden: true, notesOpen: false })
+    expect(found(ctx, READS[name]?.(ctx))).toEqual([])
+  },
+)
+
+it('the words looked for are there where nothing is hidden', async () => {
+  const ctx = await screen()
+  const telling = Object.keys(READS).filter((name) => found(ctx, READS[name]?.(ctx)).length > 0)
+  expect(telling).toEqual(
+    expect.arrayContaining([
+      ...['doorData', 'limitsView', 'healthView', 'incidentView', 'planView', 'personReadiness'],
+      ...['benchDetails', 'teachData', 'changesOf', 'board'],
+    ]),
+  )
+})
+
+it('a screen of which nothing is known counts as shut', async () => {
+  const { SHUT } = await import('./context')
+  const { privacyHere } = await import('./layer')
+  const { cookies } = jest.requireMock<{ cookies: () => Promise<unknown> }>('next/headers')
+  expect(await cookies()).toBeDefined()
+  jest
+    .spyOn(jest.requireMock<{ cookies: () => Promise<unknown> }>('next/headers'), 'cookies')
+    .mockRejectedValueOnce(new Error('no cookies'))
+  expect(await privacyHere()).toEqual(SHUT)
+  expect(SHUT).toEqual({ hidden: true, notesOpen: false })
+})
