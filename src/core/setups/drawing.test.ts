@@ -76,13 +76,15 @@ describe('handles', () => {
       const solved = solveSetup(setup.id, bodyOf(168), {}, USUAL_STOCK)
       return solved.ok && setup.options.some((o) => o.unit !== 'choice') && handles(solved.value).length === 0
     }).map((s) => s.id)
-    // Widths and turns of the hand do not show from the side.
-    expect(without).toEqual(['SETUP-pushup-stop', 'SETUP-wrist-wedge', 'SETUP-strap-loop-hands'])
+    // Widths do not show from the side, and a pad under the head or a mark on the wall moves no limb.
+    expect(without).toEqual([
+      ...['SETUP-supine-floor', 'SETUP-headstand-l-wall', 'SETUP-tripod-base', 'SETUP-strap-loop-hands'],
+    ])
   })
   it('do what they say: pulling the wall out by 5 cm widens the gap by 5', () => {
     const solution = must(solveSetup('SETUP-wall-kick-forearm', bodyOf(168), {}, USUAL_STOCK))
     const gap = handles(solution).find((h) => h.option.key === 'fingertipGapCm')
-    expect([gap?.axis, gap?.perCm]).toEqual(['x', 1])
+    expect([gap?.axis, gap?.anchor]).toEqual(['x', 'low on the wall'])
     const wider = must(solveSetup(solution.id, bodyOf(168), { fingertipGapCm: 10 }, USUAL_STOCK))
     expect((wider.scene.wallX ?? 0) - (solution.scene.wallX ?? 0)).toBeCloseTo(5, 6)
   })

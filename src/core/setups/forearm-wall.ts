@@ -1,3 +1,5 @@
+import { derivedLengths } from '../body/derived'
+import type { Body } from '../body/estimate'
 import { read } from '../mechanics/parameters'
 import type { Parameters } from '../mechanics/parameters'
 import { lowestStack, type Stack } from '../props/stack'
@@ -335,17 +337,23 @@ const chest = defineSetup({
 /** Crown above the floor that a head-free forearm support must leave, cm (progressions.md 8). */
 const CROWN_CLEAR_CM = 2
 
+/** A usual block, cm. */
+const LONG_CM = 23
+/** The base block stands a hand's breadth off the wall, 5 to 12 cm (progressions.md 8). */
+const usualOverlap = (body: Body): number =>
+  LONG_CM - Math.min(12, Math.max(5, derivedLengths(body).handBreadth.valueCm))
+
 const stackBack = defineSetup<{ lift: Stack; wallToFaceCm: number; baseGapCm: number }>({
   id: 'SETUP-wall-stack-upper-back',
   options: [
     option.cm('extraHeightCm', 'Stack higher by', 0, 15, 0),
-    option.cm('overlapCm', 'Upper blocks resting on the base block', 0, 23, 12, {
+    option.cm('overlapCm', 'Upper blocks resting on the base block', 0, 23, usualOverlap, {
       usualFrom: 7.5,
       below: 'FT-stack-misplaced',
     }),
     option.deg('hipFlexionDeg', 'Hip fold', 0, 110, 85),
   ],
-  choose: ({ body, lengths, o, stock }) => {
+  choose: ({ body, o, stock }) => {
     if (stock.blocks.length < 3)
       return refused({ code: 'no-blocks', needed: 3, inStock: stock.blocks.length })
     const [block] = stock.blocks
@@ -364,7 +372,8 @@ const stackBack = defineSetup<{ lift: Stack; wallToFaceCm: number; baseGapCm: nu
     return ok({
       lift,
       wallToFaceCm: block?.longCm ?? 23,
-      baseGapCm: Math.min(12, Math.max(5, lengths.handBreadth.valueCm)),
+      // What lies on the base block and what is left to the wall make the length of a block.
+      baseGapCm: Math.max(0, (block?.longCm ?? LONG_CM) - overlap),
     })
   },
   poses: ({ body, o }, { lift }) => ({

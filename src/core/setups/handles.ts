@@ -1,115 +1,158 @@
+import { estimateBody } from '../body/estimate'
+import type { Body } from '../body/estimate'
 import type { Point } from '../mechanics/point'
+import { USUAL_STOCK, type Stock } from '../props/stock'
+import { solveSetup } from './catalogue'
+import { CANDIDATES, HELD_BY, type Candidate } from './handle-anchors'
 import type { SetupOption, SetupSolution } from './setup'
 
-/** A place on the drawing to take hold of: along which axis it moves, and what a centimetre of it does. */
+/** A place on the drawing to take hold of, and along which axis it moves. */
 export type Handle = {
   readonly option: SetupOption
   readonly at: Point
   readonly axis: 'x' | 'y'
-  /** Units of the option for one centimetre along the axis (y is up). */
-  readonly perCm: number
+  readonly anchor: Candidate
 }
 
-type Anchor = {
-  readonly axis: Handle['axis']
-  readonly perCm: number
-  readonly at: (solution: SetupSolution) => Point | null
-}
+/** What a handle is held by, in a setup: it must move along its axis, one way, as its option grows. */
+type Hold = { readonly anchor: Candidate; readonly axis: Handle['axis'] }
 
-const onWall =
-  (heightCm: number): Anchor['at'] =>
-  ({ scene }) =>
-    scene.wallX === null ? null : { x: scene.wallX, y: heightCm }
-const target =
-  (joint: 'shoulder' | 'waist' | 'hip' | 'elbow'): Anchor['at'] =>
-  ({ target: { skeleton } }) =>
-    skeleton[joint]
-const startKnee: Anchor['at'] = ({ start: { skeleton } }) => skeleton.legs[0].knee
-const startToe: Anchor['at'] = ({ start: { skeleton } }) => skeleton.legs[0].toe
-const topOfProps: Anchor['at'] = ({ scene, target: { skeleton } }) => {
-  const points = scene.props.flatMap((p) => p.outline)
-  // Without a prop a height is that of the feet.
-  const top = points.reduce<Point>(
-    (best, p) => (p.y > best.y ? p : best),
-    points[0] ?? skeleton.legs[0].ankle,
-  )
-  const level = points.filter((p) => Math.abs(p.y - top.y) < 0.5)
-  // The middle of the top edge: its corners carry the height's own line and number.
-  return level.length === 0 ? top : { x: level.reduce((sum, p) => sum + p.x, 0) / level.length, y: top.y }
-}
-
-/** Where each kind of option is held. Distances to the wall pull the wall, the walk-in pulls the feet, and so on. */
-const ANCHORS: readonly { readonly keys: readonly string[]; readonly anchor: Anchor }[] = [
-  {
-    keys: ['fingertipGapCm', 'wallGapCm', 'knuckleGapCm', 'wallDistanceCm', 'seatDistanceCm', 'fartherCm'],
-    anchor: { axis: 'x', perCm: 1, at: onWall(36) },
-  },
-  { keys: ['handDistanceCm', 'nearerCm'], anchor: { axis: 'x', perCm: 1, at: onWall(62) } },
-  { keys: ['toeDistanceCm', 'slideCm'], anchor: { axis: 'x', perCm: -1, at: startToe } },
-  { keys: ['footBlockCm', 'feetHeightCm'], anchor: { axis: 'y', perCm: 1, at: startToe } },
-  { keys: ['kneeBendDeg'], anchor: { axis: 'y', perCm: -2, at: startKnee } },
-  {
-    keys: ['shoulderLeanDeg', 'shoulderAngleDeg', 'pastWristsCm', 'shoulderOffsetCm'],
-    anchor: { axis: 'x', perCm: 1, at: target('shoulder') },
-  },
-  { keys: ['archShare'], anchor: { axis: 'x', perCm: 0.02, at: target('waist') } },
-  {
-    keys: ['trunkDeg', 'hipBendDeg', 'hipFlexionDeg', 'thighDeg'],
-    anchor: { axis: 'x', perCm: 1, at: target('hip') },
-  },
-  {
-    keys: ['elbowBendDeg', 'elbowDeg', 'armsForwardDeg', 'armsDeg'],
-    anchor: { axis: 'x', perCm: 1, at: target('elbow') },
-  },
-  {
-    keys: [
-      'handHeightCm',
-      'seatHeightCm',
-      'footHeightCm',
-      'propHeightCm',
-      'benchHeightCm',
-      'supportHeightCm',
-      'blockHeightCm',
-      'edgeHeightCm',
-      'extraHeightCm',
-      'padCm',
-      'headPadCm',
-      'clearCm',
-    ],
-    anchor: { axis: 'y', perCm: 1, at: topOfProps },
-  },
-]
-
-/** Two handles closer than this are moved apart along the floor, cm: each is as broad as a finger. */
+/** Values of an option at which a drawing is solved to learn how its handle moves. */
+const SAMPLES = 21
+/** A place that moves less than this over the whole range is no handle, cm. */
+const LEAST_TRAVEL_CM = 4
+/** Back and forth by less than this is rounding, cm. */
+const WAVER_CM = 0.05
+/** From one solved drawing to the next a handle may go this far, or this many times its usual step. */
+const MOST_STEP_CM = 1.5
+const JUMP = 2.5
+/** Two handles closer than this are moved apart across their axis, cm: each is as broad as a finger. */
 const APART_CM = 20
 
 /** Handles for the options that show in the drawing; the others have their slider alone. */
 export function handlesOf(solution: SetupSolution, options: readonly SetupOption[]): Handle[] {
   const handles: Handle[] = []
   for (const option of options) {
-    if (option.unit === 'choice') continue
-    const found = ANCHORS.find(({ keys }) => keys.includes(option.key))
-    const at = found?.anchor.at(solution)
-    if (!found || !at) continue
-    handles.push({ option, at: clearOf(handles, inside(solution, at)), ...pick(found.anchor) })
+    const hold = holdOf(solution.id, option)
+    const at = hold && CANDIDATES[hold.anchor](solution)
+    if (!hold || !at) continue
+    handles.push({ option, ...hold, at: clearOf(handles, inside(solution, at, hold.axis), hold.axis) })
   }
   return handles
 }
 
-function pick({ axis, perCm }: Anchor): Pick<Handle, 'axis' | 'perCm'> {
-  return { axis, perCm }
+/** How a handle moves with its option on one body, everything else as it is. */
+export type Track = readonly { readonly value: number; readonly cm: number }[]
+
+/** Solves the drawing along an option's range; what is refused on the way is left out. */
+export function trackOf(
+  { id, body, options }: SetupSolution,
+  { option, anchor, axis }: Pick<Handle, 'option' | 'anchor' | 'axis'>,
+  stock: Stock,
+): Track {
+  return valuesOf(option).flatMap((value) => {
+    const solved = solveSetup(id, body, { ...options, [option.key]: value }, stock)
+    const at = solved.ok ? CANDIDATES[anchor](solved.value) : null
+    return at ? [{ value, cm: at[axis] }] : []
+  })
 }
 
-function inside({ scene: { bounds } }: SetupSolution, { x, y }: Point): Point {
-  return {
-    x: Math.max(bounds.minX + 4, Math.min(bounds.maxX - 4, x)),
-    y: Math.max(2, Math.min(bounds.maxY - 4, y)),
-  }
+/**
+ * The value at which a handle lies under the pointer: between two solved drawings, in proportion. Past either end of what
+ * can be drawn, the end.
+ * @param cm where the pointer is along the axis
+ * @param near the value now: of several that fit, the nearest to it
+ */
+export function valueAt(track: Track, cm: number, near: number): number | null {
+  const fits = track.flatMap((from, i) => {
+    const to = track[i + 1]
+    if (!to || (cm - from.cm) * (cm - to.cm) > 0) return []
+    const part = to.cm === from.cm ? 0 : (cm - from.cm) / (to.cm - from.cm)
+    return [from.value + part * (to.value - from.value)]
+  })
+  if (fits.length > 0)
+    return fits.reduce((best, v) => (Math.abs(v - near) < Math.abs(best - near) ? v : best))
+  const ends = track.toSorted((a, b) => Math.abs(a.cm - cm) - Math.abs(b.cm - cm))
+  return ends[0]?.value ?? null
 }
 
-function clearOf(others: readonly Handle[], at: Point): Point {
+/** Which way a handle goes as its option grows: 1 along the axis, −1 against it. */
+export function directionOf(track: Track): 1 | -1 {
+  const [first, last] = [track[0], track.at(-1)]
+  return first && last && last.cm < first.cm ? -1 : 1
+}
+
+function valuesOf({ min, max }: SetupOption): number[] {
+  return Array.from({ length: SAMPLES }, (_, i) => min + (i / (SAMPLES - 1)) * (max - min))
+}
+
+const holds = new Map<string, Hold | null>()
+
+/**
+ * What moves with an option, found by solving it on a body of usual lengths: first what the option is customarily held by,
+ * then anything else in the drawing that moves far enough and one way only.
+ */
+function holdOf(setupId: string, option: SetupOption): Hold | null {
+  if (option.unit === 'choice') return null
+  const key = `${setupId} ${option.key}`
+  const known = holds.get(key)
+  if (known !== undefined) return known
+  const found = seek(setupId, option)
+  holds.set(key, found)
+  return found
+}
+
+function seek(setupId: string, option: SetupOption): Hold | null {
+  const body = usualBody()
+  const drawn = valuesOf(option).flatMap((value) => {
+    const solved = solveSetup(setupId, body, { [option.key]: value }, USUAL_STOCK)
+    return solved.ok ? [solved.value] : []
+  })
+  const preferred = HELD_BY.find(({ keys }) => keys.includes(option.key))
+  const names = Object.keys(CANDIDATES) as Candidate[]
+  const order = [...(preferred?.by ?? []), ...names].flatMap((anchor): Hold[] => {
+    const axes = preferred ? [preferred.axis, other(preferred.axis)] : (['x', 'y'] as const)
+    return axes.map((axis) => ({ anchor, axis }))
+  })
+  return order.find((hold) => movesOneWay(drawn, hold)) ?? null
+}
+
+function movesOneWay(drawn: readonly SetupSolution[], { anchor, axis }: Hold): boolean {
+  const places = drawn.map((solution) => CANDIDATES[anchor](solution)?.[axis])
+  if (places.length < 2 || places.some((p) => p === undefined)) return false
+  const steps = places.slice(1).map((p, i) => (p ?? 0) - (places[i] ?? 0))
+  const travel = Math.abs((places.at(-1) ?? 0) - (places[0] ?? 0))
+  const oneWay = steps.every((s) => s >= -WAVER_CM) || steps.every((s) => s <= WAVER_CM)
+  // What jumps from size to size of a prop cannot follow a finger.
+  const longest = Math.max(...steps.map(Math.abs))
+  const even = longest <= Math.max(MOST_STEP_CM, (JUMP * travel) / steps.length)
+  return oneWay && even && travel >= LEAST_TRAVEL_CM
+}
+
+function other(axis: Handle['axis']): Handle['axis'] {
+  return axis === 'x' ? 'y' : 'x'
+}
+
+let usual: Body | undefined
+function usualBody(): Body {
+  if (usual) return usual
+  const made = estimateBody({ statureCm: 168 })
+  if (!made.ok) throw new Error('no usual body')
+  usual = made.value
+  return usual
+}
+
+/** Kept on the drawing across the axis; along it a handle stands where it is held. */
+function inside({ scene: { bounds } }: SetupSolution, { x, y }: Point, axis: Handle['axis']): Point {
+  return axis === 'x'
+    ? { x, y: Math.max(2, Math.min(bounds.maxY - 4, y)) }
+    : { x: Math.max(bounds.minX + 4, Math.min(bounds.maxX - 4, x)), y }
+}
+
+function clearOf(others: readonly Handle[], at: Point, axis: Handle['axis']): Point {
   const near = (p: Point): boolean => others.some((o) => Math.hypot(o.at.x - p.x, o.at.y - p.y) < APART_CM)
   let place = at
-  for (let i = 0; i < 6 && near(place); i += 1) place = { x: place.x, y: place.y + APART_CM }
+  for (let i = 0; i < 6 && near(place); i += 1)
+    place = axis === 'x' ? { x: place.x, y: place.y + APART_CM } : { x: place.x - APART_CM, y: place.y }
   return place
 }

@@ -189,7 +189,7 @@ export const towers = defineSetup<{ stack: Stack; block: BlockSize }>({
       ],
       warnings:
         tip < 5 ? [{ code: 'tower-tips', faultId: 'FT-head-load-hidden', numbers: { tipDeg: tip } }] : [],
-      outlines: towerOutlines(stack, block),
+      outlines: towerOutlines(stack, block, read(o, 'overlapCm')),
       dimensions: [upright('tower-height', -block.wideCm / 2 - 6, stack.heightCm)],
       top: supportsFromAbove(body, gap.valueCm, block.wideCm, block.longCm, 'block'),
     }
@@ -199,11 +199,13 @@ export const towers = defineSetup<{ stack: Stack; block: BlockSize }>({
 /** Blankets on top give about this much under the shoulders, cm (progressions.md 8: 1 cm for every soft layer). */
 const SOFT_GIVE_CM = 1
 
-function towerOutlines(stack: Stack, block: BlockSize): ReturnType<typeof box>[] {
+/** Layers from the floor up; what rests on the lowest one lies as far off it as the overlap leaves. */
+function towerOutlines(stack: Stack, block: BlockSize, overlapCm: number): ReturnType<typeof box>[] {
   let y = 0
-  return stack.layers.map((layer) => {
+  return stack.layers.map((layer, i) => {
+    const off = i === 0 ? 0 : Math.max(0, block.wideCm - overlapCm)
     const height = layer.heightCm - (layer.kind === 'block' ? FOAM_GIVE_CM : 0)
-    const outline = box(layer.kind, -block.wideCm / 2, y, block.wideCm, height)
+    const outline = box(layer.kind, -block.wideCm / 2 - off, y, block.wideCm, height)
     y += height
     return outline
   })

@@ -4,7 +4,8 @@ import { lowestStack, type Stack } from '../props/stack'
 import { ok, refused } from '../result'
 import { defineSetup, placement } from './define'
 import { footHeightWarning } from './forearm-wall'
-import { across, upright } from './scene'
+import type { Position } from '../mechanics/position'
+import { across, box, upright, type SceneProp } from './scene'
 import { step, type Placement, type Pose, type Setup, type SetupGiven } from './setup'
 import { elbowWidth, option } from './shared'
 import { forearmsFromAbove, handsFromAbove } from './top-view'
@@ -38,6 +39,14 @@ function basePlacements({ body, lengths }: SetupGiven): Placement[] {
     placement('forearm-lift', 'prop-top', armsShort(body), { give: 1, way: ['M14', 1] }),
   ]
 }
+
+/** The folded mat under the head, as thick as it is asked for. */
+function padUnder({ skeleton: { crown } }: Position, padCm: number): SceneProp[] {
+  return padCm > 0 ? [box('blanket', crown.x - PAD_LONG_CM / 2, 0, PAD_LONG_CM, padCm)] : []
+}
+
+/** A mat folded in four is about this long, cm. */
+const PAD_LONG_CM = 30
 
 type Variant = {
   id: string
@@ -104,6 +113,7 @@ function headstand({ id, pose, more, gap }: Variant): Setup {
           step('crown-down-hands-cup'),
           ...(extra.steps ?? []),
         ],
+        outlines: padUnder(given.target, read(given.o, 'padCm')),
         top: forearmsFromAbove(given.body, { elbowsCm: width, wristsCm: 0.25 * width }),
         ...(extra.wallX === undefined ? {} : { wallX: extra.wallX }),
         dimensions: extra.wallX === undefined ? [] : [across('elbow-to-wall', 0, extra.wallX)],
@@ -119,7 +129,10 @@ const atWall = (id: string, gap: NonNullable<Variant['gap']>, walls: string): Se
   headstand({
     id,
     gap,
-    pose: () => ({ start: ['headstand-base'], target: ['headstand-straight'] }),
+    pose: ({ o }) => ({
+      start: ['headstand-base', { toeDistanceCm: read(o, 'toeDistanceCm') }],
+      target: ['headstand-straight'],
+    }),
     more: (given) => {
       const gapCm = read(given.o, 'knuckleGapCm')
       const { forearm, hand } = given.body.length
@@ -185,6 +198,7 @@ const wallL = defineSetup({
         step('walk-feet-up', { footHeightCm: foot }),
         step('press-crown-light'),
       ],
+      outlines: padUnder(target, read(o, 'padCm')),
       warnings: footHeightWarning(foot - (body.length.headNeck.valueCm + trunk.valueCm)),
       dimensions: [across('elbow-line', 0, mark), upright('foot-height', (target.wallX ?? mark) - 3, foot)],
     }
@@ -195,7 +209,7 @@ const tripod = defineSetup({
   id: 'SETUP-tripod-base',
   options: [PAD],
   poses: () => ({ target: ['headstand-tripod'] }),
-  place: ({ body, lengths, o }) => {
+  place: ({ body, lengths, o, target }) => {
     const side = body.length.forearm
     const depth = 0.87 * side.valueCm
     return {
@@ -211,6 +225,7 @@ const tripod = defineSetup({
         step('fingertips-in-view'),
         step('elbows-over-wrists'),
       ],
+      outlines: padUnder(target, read(o, 'padCm')),
       dimensions: [across('crown-from-hands', 0, depth)],
       top: {
         ...handsFromAbove(body, lengths.jointWidth.valueCm),

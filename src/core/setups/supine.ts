@@ -142,7 +142,7 @@ const sacrum = defineSetup<{ stack: Stack; neededCm: number }>({
 
 const wallPlough = defineSetup({
   id: 'SETUP-wall-plough-hands',
-  options: [option.deg('elbowDeg', 'Elbows nearly straight', 110, 180, 150), TRUNK],
+  options: [option.deg('elbowDeg', 'Elbows nearly straight', 110, 180, 150)],
   poses: ({ body, o }) => ({
     target: [
       'plough-hands-on-wall',

@@ -6,8 +6,12 @@ import classes from './scene.module.css'
 type Props = {
   at: { x: number; y: number }
   axis: 'x' | 'y'
-  /** Units of the value for one centimetre along the axis. */
-  perCm: number
+  /** The value at which the handle lies at a place along the axis, cm; asked for while it is dragged. */
+  valueAt: (cm: number) => number | null
+  /** Which way it goes as the value grows: 1 along the axis. */
+  direction: () => 1 | -1
+  /** Grain while it is dragged; keys go by `step`. */
+  grain: number
   value: number
   min: number
   max: number
@@ -25,7 +29,9 @@ const PAGE_STEPS = 10
 export function SceneHandle({
   at,
   axis,
-  perCm,
+  valueAt,
+  direction,
+  grain,
   value,
   min,
   max,
@@ -35,27 +41,27 @@ export function SceneHandle({
   onChange,
   onDone,
 }: Props) {
-  const drag = useRef<{ from: number; value: number; cmPerPixel: number } | null>(null)
-  const put = (next: number): void => {
-    const snapped = Math.min(max, Math.max(min, Math.round(next / step) * step))
+  /** How far from the handle's middle it was taken hold of, cm. */
+  const grip = useRef<number | null>(null)
+  const put = (next: number, by: number): void => {
+    const snapped = Math.min(max, Math.max(min, Math.round(next / by) * by))
     if (snapped !== value) onChange(snapped)
   }
   const begin = (event: PointerEvent<SVGGElement>): void => {
-    const scale = event.currentTarget.ownerSVGElement?.getScreenCTM()?.a ?? 1
     event.currentTarget.setPointerCapture(event.pointerId)
-    drag.current = { from: axis === 'x' ? event.clientX : event.clientY, value, cmPerPixel: 1 / scale }
+    const along = alongAxis(event, axis)
+    grip.current = along === null ? null : along - at[axis]
   }
   const move = (event: PointerEvent<SVGGElement>): void => {
-    const state = drag.current
-    if (!state) return
-    const pixels = axis === 'x' ? event.clientX - state.from : state.from - event.clientY
-    put(state.value + pixels * state.cmPerPixel * perCm)
+    if (grip.current === null) return
+    const along = alongAxis(event, axis)
+    const next = along === null ? null : valueAt(along - grip.current)
+    if (next !== null) put(next, grain)
   }
   const end = (): void => {
-    drag.current = null
+    grip.current = null
     onDone()
   }
-  const toward = Math.sign(perCm) * step
   return (
     <g
       className={classes.handle}
@@ -73,17 +79,18 @@ export function SceneHandle({
       onPointerUp={end}
       onPointerCancel={end}
       onKeyDown={(event) => {
+        const toward = axisKeys(axis).includes(event.key) ? direction() * step : step
         const by = {
-          ArrowRight: axis === 'x' ? toward : step,
-          ArrowLeft: axis === 'x' ? -toward : -step,
-          ArrowUp: axis === 'y' ? toward : step,
-          ArrowDown: axis === 'y' ? -toward : -step,
+          ArrowRight: toward,
+          ArrowLeft: -toward,
+          ArrowUp: toward,
+          ArrowDown: -toward,
           PageUp: PAGE_STEPS * step,
           PageDown: -PAGE_STEPS * step,
         }[event.key]
         if (by === undefined) return
         event.preventDefault()
-        put(value + by)
+        put(value + by, step)
       }}
       onKeyUp={onDone}
     >
@@ -96,4 +103,17 @@ export function SceneHandle({
       )}
     </g>
   )
+}
+
+/** Keys that move along an axis; the others only raise and lower the value. */
+function axisKeys(axis: 'x' | 'y'): readonly string[] {
+  return axis === 'x' ? ['ArrowLeft', 'ArrowRight'] : ['ArrowUp', 'ArrowDown']
+}
+
+/** Where the pointer is on the drawing along an axis, cm; the drawing may have been scaled anew meanwhile. */
+function alongAxis(event: PointerEvent<SVGGElement>, axis: 'x' | 'y'): number | null {
+  const matrix = event.currentTarget.ownerSVGElement?.getScreenCTM()?.inverse()
+  if (!matrix) return null
+  const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix)
+  return axis === 'x' ? point.x : -point.y
 }

@@ -4,7 +4,8 @@ import { Alert, Stack } from '@mantine/core'
 import type { Ref } from 'react'
 import { armLoad } from '@/core/mechanics/position'
 import { findSetup } from '@/core/setups/catalogue'
-import { handlesOf } from '@/core/setups/handles'
+import type { Stock } from '@/core/props/stock'
+import { directionOf, handlesOf, valueAt } from '@/core/setups/handles'
 import type { SetupSolution } from '@/core/setups/setup'
 import { optionValue } from '@/core/words/figures'
 import { deg, length, percent, plain, type Wording } from '@/core/words/number'
@@ -13,11 +14,13 @@ import { SceneHandle } from '@/ui/scene/scene-handle'
 import { SceneView } from '@/ui/scene/scene-view'
 import { TopDrawing } from '@/ui/scene/top-view'
 import classes from './bench.module.css'
-import { OptionControl, STEP } from './option-control'
+import { GRAIN, OptionControl, STEP } from './option-control'
+import { useTracks } from './use-tracks'
 
 type Props = {
   solution: SetupSolution
   refusal: string | null
+  stock: Stock
   wording: Wording
   change: (key: string, value: number) => void
   /** A move is over: now it may be asked about and read out. */
@@ -26,23 +29,27 @@ type Props = {
 }
 
 /** The measured drawing with its handles and sliders; everything follows in the same frame. */
-export function BenchDrawing({ solution, refusal, wording, change, onDone, svgRef }: Props) {
+export function BenchDrawing({ solution, refusal, stock, wording, change, onDone, svgRef }: Props) {
   const { scene, options } = solution
   const all = findSetup(solution.id)?.options ?? []
+  const tracks = useTracks(stock)
   return (
     <Stack gap="sm">
       {refusal === null ? null : (
         <Alert role="alert" color="clay" title={refusal} styles={{ title: { color: 'var(--warn-ink)' } }} />
       )}
       <SceneView scene={scene} wording={wording} label={describeScene(solution, wording)} svgRef={svgRef}>
-        {handlesOf(solution, all).map(({ option, at, axis, perCm }) => {
+        {handlesOf(solution, all).map((handle) => {
+          const { option, at, axis } = handle
           const value = options[option.key] ?? option.min
           return (
             <SceneHandle
               key={option.key}
               at={at}
               axis={axis}
-              perCm={perCm}
+              valueAt={(cm) => valueAt(tracks.of(solution, handle), cm, value)}
+              direction={() => directionOf(tracks.of(solution, handle))}
+              grain={GRAIN[option.unit]}
               value={value}
               min={option.min}
               max={option.max}

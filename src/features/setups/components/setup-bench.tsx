@@ -117,6 +117,7 @@ export function SetupBench({
               <BenchDrawing
                 solution={shown.solution}
                 refusal={shown.refusal}
+                stock={stock}
                 wording={wording}
                 svgRef={svgRef}
                 change={change}

@@ -1,0 +1,90 @@
+// Pages of the built server on a studio of ten years, with one reader and with twenty: `npm run bench -- --studio`.
+import { spawnSync } from 'node:child_process'
+import { existsSync, mkdirSync, statSync } from 'node:fs'
+import os from 'node:os'
+import path from 'node:path'
+import { ensureBuilt, freePort, machineDay, ROOT, startServer } from './lib.mjs'
+
+const DAY = '2026-03-10'
+const THINK_MS = 5000
+const SECONDS = 45
+const folder = path.join(os.tmpdir(), 'levitar-ten-years')
+const tsx = (file, ...args) => spawnSync('npx', ['tsx', file, ...args], { cwd: ROOT, encoding: 'utf8' })
+
+if (!existsSync(path.join(folder, 'levitar.sqlite'))) {
+  mkdirSync(folder, { recursive: true })
+  const began = Date.now()
+  const made = tsx('scripts/studio-seed.ts', folder, DAY)
+  if (made.status !== 0) throw new Error(made.stderr)
+  console.log(`made ${made.stdout.trim()} in ${Math.round((Date.now() - began) / 1000)} s`)
+}
+console.log(`database ${Math.round(statSync(path.join(folder, 'levitar.sqlite')).size / 1e6)} MB`)
+await ensureBuilt()
+const { child, address } = await startServer({
+  port: await freePort(),
+  data: folder,
+  now: `${DAY}T17:00:00Z`,
+})
+try {
+  const html = async (at) => (await fetch(address + at)).text()
+  const board = await html('/readiness')
+  const person = /\/readiness\/([0-9a-f-]{36})/.exec(board)?.[1]
+  const round = /\/readiness\/round\/([0-9a-f-]{36})/.exec(board)?.[1]
+  const PAGES = {
+    Today: '/',
+    Students: '/students',
+    'Readiness board': '/readiness',
+    'A person': `/readiness/${person}`,
+    'A round': `/readiness/round/${round}`,
+    Plans: '/plans',
+  }
+  console.log(`\n${machineDay()}, ${os.cpus().length} cores. ms: median / p95`)
+  const timed = async (at) => {
+    const began = performance.now()
+    const answer = await fetch(address + at)
+    const size = (await answer.text()).length
+    return { ms: performance.now() - began, size, ok: answer.ok }
+  }
+  const rows = {}
+  for (const [name, at] of Object.entries(PAGES)) {
+    await timed(at)
+    const runs = []
+    for (let i = 0; i < 25; i += 1) runs.push(await timed(at))
+    rows[name] = { alone: spread(runs), kB: Math.round(runs[0].size / 1000) }
+  }
+  for (const [label, think] of [
+    ['twenty thinking', THINK_MS],
+    ['twenty at once', 0],
+  ]) {
+    const found = Object.fromEntries(Object.keys(PAGES).map((name) => [name, []]))
+    const until = Date.now() + SECONDS * 1000
+    let next = 0
+    await Promise.all(
+      Array.from({ length: 20 }, async () => {
+        while (Date.now() < until) {
+          if (think > 0) await new Promise((resolve) => setTimeout(resolve, Math.random() * 2 * think))
+          const name = Object.keys(PAGES)[(next += 1) % Object.keys(PAGES).length]
+          found[name].push(await timed(PAGES[name]))
+        }
+      }),
+    )
+    for (const name of Object.keys(PAGES)) rows[name][label] = spread(found[name])
+  }
+  console.log(
+    '| page | alone | twenty, 5 s between pages | twenty at once | HTML, kB |\n| --- | --- | --- | --- | --- |',
+  )
+  for (const [name, row] of Object.entries(rows))
+    console.log(
+      `| ${name} | ${row.alone} | ${row['twenty thinking']} | ${row['twenty at once']} | ${row.kB} |`,
+    )
+} finally {
+  child.kill()
+}
+
+function spread(runs) {
+  if (runs.some((r) => !r.ok)) return 'FAILED'
+  const sorted = runs.map((r) => r.ms).sort((a, b) => a - b)
+  const at = (share) =>
+    Math.round(sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? NaN)
+  return `${at(0.5)} / ${at(0.95)}`
+}
