@@ -8,7 +8,7 @@ import { FAMILIES } from '@/core/practice/schema'
 import { USUAL_STOCK, type Stock } from '@/core/props/stock'
 import { solveSetup, SETUPS } from '@/core/setups/catalogue'
 import { METRIC } from '@/core/words/number'
-import { describeSetup } from '@/core/words/refusal'
+import { describeSetup } from '@/core/words/setup-refusal'
 import { describeStep, describeWarning } from '@/core/words/setup'
 import { FATIGUE_COMMANDS } from './fatigue-commands'
 import {

@@ -3,7 +3,8 @@ import { DIRECT_MEASURES, SEGMENT_NAMES } from '@/core/body/anthropometry'
 import { estimateBody, type Body, type LengthName } from '@/core/body/estimate'
 import type { Position } from '@/core/mechanics/position'
 import { findPosition, POSITIONS, solvePosition } from '@/core/mechanics/positions/catalogue'
-import { describeBody, describeSetup } from '@/core/words/refusal'
+import { describeBody } from '@/core/words/length'
+import { describeSetup } from '@/core/words/setup-refusal'
 
 export type Command = {
   readonly name: string

@@ -29,6 +29,7 @@ await step('dead code', 'npx', ['knip', '--no-progress'])
 await suite('units', 'jest.json', 'npx', ['jest', '--json', '--outputFile=reports/jest.json'], jestCounts)
 const built = await timed('build', ensureBuilt)
 add('build', built)
+if (built) await step('first load', 'node', ['scripts/first-load.mjs'])
 if (built) await suite('journeys', 'playwright.json', 'npx', ['playwright', 'test'], playwrightCounts)
 finish()
 

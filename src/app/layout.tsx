@@ -8,6 +8,7 @@ import type { Metadata, Viewport } from 'next'
 import type { ReactNode } from 'react'
 import { hideLimits } from '@/features/health/layer-actions'
 import { FloorLog } from '@/features/facts/components/floor-log'
+import { findEntries } from '@/features/studio/actions'
 import { shellHere } from '@/features/studio/shell'
 import { StoreRefused } from '@/features/studio/components/store-refused'
 import { UnitSwitch } from '@/features/studio/components/unit-switch'
@@ -38,7 +39,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             <WordingProvider value={{ units: shell.units, propNames: shell.propNames }}>
               <Shell
                 studioName={shell.studioName}
-                entries={shell.entries}
+                findEntries={findEntries}
                 unitSwitch={<UnitSwitch units={shell.units} />}
                 floorLog={<FloorLog nowMs={shell.nowMs} timeZone={shell.timeZone} hidden={shell.hidden} />}
                 isPrivate={shell.hidden}

@@ -1,6 +1,6 @@
-import { and, asc, eq, inArray, lt } from 'drizzle-orm'
+import { and, asc, eq, gte, inArray, lt } from 'drizzle-orm'
 import type { Attended } from '@/core/attendance/odds'
-import type { Day } from '@/core/day'
+import { addDays, type Day } from '@/core/day'
 import { latestBy } from '@/core/facts/order'
 import type { Origin } from './evidence'
 import { attendance, classRoster, classSession } from './schema'
@@ -58,7 +58,10 @@ export function addDropIn(scope: Scope, classId: string, studentId: string): voi
     .run()
 }
 
-/** Marks of some people in classes before a day, oldest first. */
+/** Marks further back than this weigh nothing any more: each class counts for less than the one after it. */
+const LOOKS_BACK_DAYS = 365
+
+/** Marks of some people in classes of the year before a day, oldest first. */
 export function attendanceBefore(
   scope: Scope,
   studentIds: readonly string[],
@@ -69,7 +72,11 @@ export function attendanceBefore(
     .from(attendance)
     .innerJoin(classSession, eq(attendance.classId, classSession.id))
     .where(
-      and(mine(scope, attendance, inArray(attendance.studentId, [...studentIds])), lt(classSession.day, day)),
+      and(
+        mine(scope, attendance, inArray(attendance.studentId, [...studentIds])),
+        gte(attendance.day, addDays(day, -LOOKS_BACK_DAYS)),
+        lt(classSession.day, day),
+      ),
     )
     .orderBy(asc(classSession.day), asc(classSession.startTime))
     .all()

@@ -3,7 +3,7 @@ import { STATURE_RANGE } from '@/core/body/estimate'
 import { parseName } from '@/core/entry'
 import { parseLength, type LengthUnit } from '@/core/units'
 import { describeName } from '@/core/words/entry'
-import { describeLength } from '@/core/words/refusal'
+import { describeLength } from '@/core/words/length'
 import type { Context } from './context'
 
 /** Fields that several forms share, each with its sentence. */

@@ -18,6 +18,12 @@ export function page<P = object>(
   return async (props) => render(await here(), props)
 }
 
+/** A page of a long list as an address holds it, from 1. */
+export function pageAsked(asked: string | string[] | undefined): number {
+  const at = Math.trunc(Number([asked].flat()[0] ?? 1))
+  return at > 0 ? at : 1
+}
+
 /** A day as an address holds it; null where it is none. */
 export function dayAsked(asked: string | string[] | undefined): Day | null {
   const [day] = [asked].flat()

@@ -134,6 +134,7 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
   ],
   incidentCount: (ctx) => everybody((id) => app.students.incidentCount(ctx, id)),
   shellData: (ctx) => app.studio.shellData(ctx),
+  paletteEntries: (ctx) => app.studio.paletteEntries(ctx),
   roomView: (ctx) => app.studio.roomView(ctx),
   cupboard: (ctx) => app.studio.cupboard(ctx),
   helpers: (ctx) => app.studio.helpers(ctx),

@@ -7,14 +7,14 @@ import { nextRound } from '@/features/readiness/round-queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
-import { page } from '@/features/page'
+import { page, pageAsked } from '@/features/page'
 import { Earlier } from '@/ui/earlier'
 
 export const metadata: Metadata = { title: 'Readiness' }
 
 export default page<{ searchParams: Promise<{ page?: string }> }>(async (ctx, { searchParams }) => {
-  const asked = Math.trunc(Number((await searchParams).page ?? 1))
-  const data = board(ctx, asked > 0 ? asked : 1)
+  const asked = pageAsked((await searchParams).page)
+  const data = board(ctx, asked)
   const round = nextRound(ctx)
   return (
     <>

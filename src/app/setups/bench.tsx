@@ -1,8 +1,10 @@
 'use client'
 
-import { AskScope } from '@/features/approaches/components/ask-scope'
+import dynamic from 'next/dynamic'
 import { SetupBench } from '@/features/setups/components/setup-bench'
 import type { BenchData } from '@/features/setups/queries'
+
+const AskScope = dynamic(() => import('@/features/approaches/components/ask-scope').then((m) => m.AskScope))
 
 /** The bench with the question about ways of working beside it: two parts of the job on one page. */
 export function Bench(props: BenchData & { initialStudent: string | null; initialSetup: string }) {

@@ -7,7 +7,8 @@ import { GroupList } from '@/features/groups/components/group-list'
 import { groupViews } from '@/features/groups/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
-import { page } from '@/features/page'
+import { page, pageAsked } from '@/features/page'
+import { Earlier } from '@/ui/earlier'
 
 export const metadata: Metadata = { title: 'Students' }
 
@@ -20,12 +21,17 @@ const SCREENING = {
   answered: 'answered',
 } as const
 
-export default page((ctx) => {
+/** People on a page of the list. */
+const ROWS_A_PAGE = 60
+
+export default page<{ searchParams: Promise<{ page?: string }> }>(async (ctx, { searchParams }) => {
+  const at = pageAsked((await searchParams).page)
   const { current, archived } = studentLists(ctx)
+  const shown = current.slice((at - 1) * ROWS_A_PAGE, at * ROWS_A_PAGE)
   const { units } = ctx.studio
   const states = screeningStates(
     ctx,
-    [...current, ...archived].map((s) => s.id),
+    [...shown, ...archived].map((s) => s.id),
   )
   const rows = (list: typeof current) =>
     list.map((s) => ({
@@ -43,7 +49,13 @@ export default page((ctx) => {
           Printed health card
         </LinkButton>
       </PageHead>
-      <StudentTable rows={rows(current)} units={units} caption={`${current.length} people`} />
+      <StudentTable rows={rows(shown)} units={units} caption={`${current.length} people`} />
+      <Earlier
+        links={[
+          at > 1 ? ['Earlier in the alphabet', `/students?page=${at - 1}`] : null,
+          at * ROWS_A_PAGE < current.length ? ['Later in the alphabet', `/students?page=${at + 1}`] : null,
+        ]}
+      />
       <section aria-labelledby="add-heading">
         <Title order={2} id="add-heading" fz="xl" mb="sm">
           Add people

@@ -13,8 +13,8 @@ export type ClassEvent = {
   readonly blockIndex: number
 }
 
-/** Where a class stands. */
-const runSchema = z.strictObject({
+/** Where a class stands: folded from its events each time, and a document of its own where it is handed on. */
+export const runSchema = z.strictObject({
   version: z.literal(1),
   state: z.enum(['not-started', 'running', 'ended']),
   blockIndex: z.number().int(),

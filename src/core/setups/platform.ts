@@ -28,7 +28,7 @@ const PLATFORM_DEPTH_CM = 60
 const PLATFORM_WIDTH_CM = 40
 
 const NECK_LIMIT = option.deg('neckLimitDeg', 'Neck fold at most', 55, 95, 75)
-export const TRUNK = option.deg('trunkDeg', 'Trunk above the floor', 60, 90, 80)
+const TRUNK = option.deg('trunkDeg', 'Trunk above the floor', 60, 90, 80)
 
 /**
  * How high the shoulders must be so that the neck folds no more than asked: in half-slab steps from 5 cm.

@@ -17,7 +17,7 @@ import {
   placementLabel,
   placementValue,
 } from '../words/setup'
-import { describeSetup } from '../words/refusal'
+import { describeSetup } from '../words/setup-refusal'
 import { findSetup, SETUPS, solveSetup } from './catalogue'
 import { compareWays } from './right-angle-ways'
 import { turnIn } from './hand-block'

@@ -11,7 +11,7 @@ import { defineSetup, placement } from './define'
 import { across, box, chair, upright } from './scene'
 import { step, type Setup, type SetupRefusal } from './setup'
 import { option } from './shared'
-import { bench, chairFeet, home, open, platformWall, slabs, TRUNK, wallStand } from './platform'
+import { bench, chairFeet, home, open, platformWall, slabs, wallStand } from './platform'
 
 /** Legs up a wall: the seat as near as the hamstrings let straight legs lean on it. */
 function legsWall(id: string, bolster: boolean): Setup {

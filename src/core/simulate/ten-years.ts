@@ -6,7 +6,7 @@ import { isHealth, type Answer } from '../screening/answers'
 import { seeded, uuidAt, type Random } from './random'
 
 /** How large the studio is that pages are measured on. */
-export const TEN_YEARS = {
+const TEN_YEARS = {
   people: 400,
   weeks: 520,
   classesAWeek: 4,

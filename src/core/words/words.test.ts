@@ -9,7 +9,8 @@ import { count, deg, length, METRIC, percent, plain } from './number'
 import { OUTCOME_MEANING, OUTCOME_WORD } from './outcome'
 import { OVERRIDE_WORD } from './override'
 import { describeAsked, shown } from './reason'
-import { describeBody, describeLength, describeSetup } from './refusal'
+import { describeBody, describeLength } from './length'
+import { describeSetup } from './setup-refusal'
 import { bodyWay, placementValue, plumbSentence } from './setup'
 
 const INCHES = { units: 'in' as const }

@@ -13,7 +13,7 @@ import { decide, type Decision, type Ways } from '@/core/readiness/decide'
 import type { Evidence } from '@/core/readiness/evidence'
 import { answerTo, type OfferTap } from '@/core/readiness/offers'
 import { conditionsOf } from '@/core/screening/answers'
-import { capsOf, type Caps } from '@/core/screening/caps'
+import { capsFrom, capsOf, type Caps } from '@/core/screening/caps'
 import { SHUT_LIMITS } from '@/core/screening/shut'
 import { checkInOf, tonightsCaps, together, touchTonight, type CheckIn } from '@/core/screening/tonight'
 import { readApproaches } from '@/db/approaches'
@@ -64,10 +64,14 @@ export function judgeOf(ctx: Context, class_: ForClass | null = null): Judge {
   const room = floorCaps(studio.floor)
   const health = once((id: string) => readHealth(scope, ctx.health.key, id))
   const evidence = once((id: string) => evidenceOf(scope, id))
+  const conditions = once((id: string) => conditionsOf(practice, health(id).screening, day))
   const taps = once((id: string) => offerTapsOf(scope, [id]))
   const limitsOn = (id: string, on: Day): Caps => {
     const { screening, clearances, shut } = health(id)
-    const own = capsOf(practice, screening, clearances, on)
+    const own =
+      on === day
+        ? capsFrom(practice, conditions(id), clearances, on)
+        : capsOf(practice, screening, clearances, on)
     return shut ? together(own, room, SHUT_LIMITS) : together(own, room)
   }
   const limits = once((id: string) => limitsOn(id, day))
@@ -87,7 +91,7 @@ export function judgeOf(ctx: Context, class_: ForClass | null = null): Judge {
       const said = checkIn(id)
       return said ? together(limits(id), tonightsCaps(practice, said, day)) : limits(id)
     },
-    touch: (id) => touchTonight(conditionsOf(practice, health(id).screening, day).set, checkIn(id)),
+    touch: (id) => touchTonight(conditions(id).set, checkIn(id)),
     evidence,
     approaches: (id) => resolve(book.layersFor(id, class_?.id ?? null)),
     looked: (id, stageId) => answerTo(taps(id), id, stageId, clock.nowMs),

@@ -45,7 +45,7 @@ const NEAREST: readonly Decision['outcome'][] = [
 ]
 
 /** Rows before the rest is a page of its own. */
-const ROWS_A_PAGE = 60
+const ROWS_A_PAGE = 40
 
 /** Everybody in all six families, nearest to a next step first. `page` counts from 1. */
 export function board(ctx: Context, page = 1): BoardData {

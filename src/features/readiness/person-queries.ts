@@ -120,7 +120,7 @@ export type PersonAsked = {
 }
 
 /** Entries of the history, and tries, that a page shows at most: further back is a page of its own. */
-const ENTRIES_SHOWN = 60
+const ENTRIES_SHOWN = 30
 
 /** Everything the page of one person shows: their own facts and health, and nobody else's. */
 export function personReadiness(

@@ -13,6 +13,10 @@ import { saveStudio } from '@/db/studio'
 import { action } from '../action'
 import { done, problem } from '../answer'
 import { idField, nameField } from '../fields'
+import { paletteEntries } from './queries'
+
+/** What the palette finds besides pages. */
+export const findEntries = action(z.null(), (ctx) => done(paletteEntries(ctx)), { refresh: false })
 
 export const setUnits = action(z.enum(['cm', 'in']), ({ scope }, units) => {
   saveStudio(scope, { units })

@@ -10,18 +10,16 @@ import { listAssistants } from '@/db/assistants'
 import { classLines } from '@/db/classes'
 import { listProps } from '@/db/inventory'
 import { listNames } from '@/db/students'
-import type { StudioRecord } from '@/db/studio'
 import type { Context } from '../context'
 
-/** What the shell round every page needs: names for the palette, units, the studio's name. */
-export function shellData({ scope, studio, clock }: Context): {
-  nowMs: number
-  timeZone: string
-  studioName: string
-  units: StudioRecord['units']
-  propNames: StudioRecord['propNames']
-  entries: { label: string; description: string; href: string }[]
-} {
+/** What the shell round every page needs: units, the studio's name, its clock. */
+export function shellData({ studio, clock }: Context) {
+  const { name: studioName, units, propNames, timeZone } = studio
+  return { studioName, units, propNames, timeZone, nowMs: clock.nowMs }
+}
+
+/** People and classes for the palette: read when somebody opens it, not with every page. */
+export function paletteEntries({ scope }: Context): { label: string; description: string; href: string }[] {
   const people = listNames(scope).map((s) => ({
     label: s.name,
     description: 'Readiness and next step',
@@ -32,14 +30,7 @@ export function shellData({ scope, studio, clock }: Context): {
     description: `Class on ${formatDay(c.day)}`,
     href: `/plans/${c.id}`,
   }))
-  return {
-    nowMs: clock.nowMs,
-    timeZone: studio.timeZone,
-    studioName: studio.name,
-    units: studio.units,
-    propNames: studio.propNames,
-    entries: [...people, ...classes],
-  }
+  return [...people, ...classes]
 }
 
 /** The room as drawn, or an empty floor to draw on, with what wants care in it. */

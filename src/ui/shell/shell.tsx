@@ -5,28 +5,29 @@ import {
   AppShell,
   Burger,
   Group,
-  Modal,
   NavLink,
   Text,
   useComputedColorScheme,
   useMantineColorScheme,
 } from '@mantine/core'
 import { useDisclosure, useHotkeys } from '@mantine/hooks'
-import { Spotlight, spotlight } from '@mantine/spotlight'
 import { IconEye, IconEyeOff, IconKeyboard, IconMoon, IconSearch, IconSun } from '@tabler/icons-react'
+import dynamic from 'next/dynamic'
 import Link from 'next/link'
 import { usePathname, useRouter } from 'next/navigation'
-import { useEffect, useRef, type ReactNode } from 'react'
+import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { PlumbMark } from '../plumb-mark'
 import { RAIL } from './rail'
-import { ShortcutSheet } from './shortcut-sheet'
+
+const ShortcutSheet = dynamic(() => import('./shortcut-sheet').then((m) => m.ShortcutSheet), { ssr: false })
+const Palette = dynamic(() => import('./palette').then((m) => m.Palette), { ssr: false })
 
 export type PaletteEntry = { readonly label: string; readonly description: string; readonly href: string }
 
 /** Rail, palette and shortcuts round every page. */
 export function Shell({
   studioName,
-  entries,
+  findEntries,
   unitSwitch,
   floorLog,
   isPrivate,
@@ -34,7 +35,8 @@ export function Shell({
   children,
 }: {
   studioName: string
-  entries: readonly PaletteEntry[]
+  /** People and classes, asked for when the palette is opened first. */
+  findEntries: (none: null) => Promise<{ ok: true; value: readonly PaletteEntry[] } | { ok: false }>
   unitSwitch: ReactNode
   /** What was tapped on this device and is not stored yet; it also sends it. */
   floorLog: ReactNode
@@ -55,7 +57,7 @@ export function Shell({
     passedRound
       ? []
       : [
-          ['mod+K', () => spotlight.open()],
+          ['mod+K', () => openPalette()],
           ['shift+?', () => sheetControl.open()],
           ['?', () => sheetControl.open()],
           ['p', () => void togglePrivate()],
@@ -63,6 +65,16 @@ export function Shell({
   )
   const togglePrivate = async (): Promise<void> => {
     await onPrivate(!isPrivate)
+  }
+  const [entries, setEntries] = useState<readonly PaletteEntry[]>([])
+  /** How often the palette was asked for; it comes with its library the first time. */
+  const [asked, setAsked] = useState(0)
+  const openPalette = (): void => {
+    setAsked((n) => n + 1)
+    findEntries(null).then(
+      (found) => found.ok && setEntries(found.value),
+      () => undefined,
+    )
   }
   const pages = RAIL.map(({ label, question, href }) => ({ label, description: question, href }))
   const actions = [...pages, ...entries].map(({ label, description, href }) => ({
@@ -113,7 +125,7 @@ export function Shell({
               variant="subtle"
               color="slate.8"
               aria-label="Find a page or a person"
-              onClick={() => spotlight.open()}
+              onClick={openPalette}
               c="var(--ink)"
             >
               <IconSearch />
@@ -168,20 +180,8 @@ export function Shell({
         {floorLog}
         {children}
       </AppShell.Main>
-      <Spotlight
-        actions={actions}
-        nothingFound="Nothing by that name."
-        searchProps={{
-          placeholder: 'A page, a person, a class …',
-          'aria-label': 'Find a page or a person',
-          leftSection: <IconSearch size={20} aria-hidden />,
-        }}
-        limit={9}
-        shortcut={null}
-      />
-      <Modal opened={sheet} onClose={sheetControl.close} title="Keys you can press" size="lg">
-        <ShortcutSheet />
-      </Modal>
+      {asked > 0 ? <Palette actions={actions} asked={asked} /> : null}
+      {sheet ? <ShortcutSheet onClose={sheetControl.close} /> : null}
     </AppShell>
   )
 }

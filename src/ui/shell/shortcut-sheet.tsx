@@ -1,4 +1,6 @@
-import { Kbd, Table, TableTbody, TableTd, TableTh, TableThead, TableTr } from '@mantine/core'
+'use client'
+
+import { Kbd, Modal, Table, TableTbody, TableTd, TableTh, TableThead, TableTr } from '@mantine/core'
 import { RAIL } from './rail'
 
 const HERE: readonly (readonly [string, string])[] = [
@@ -13,33 +15,35 @@ const HERE: readonly (readonly [string, string])[] = [
 ]
 
 /** All single keys, in one table. */
-export function ShortcutSheet() {
+export function ShortcutSheet({ onClose }: { onClose: () => void }) {
   return (
-    <Table>
-      <TableThead>
-        <TableTr>
-          <TableTh scope="col">Press</TableTh>
-          <TableTh scope="col">To</TableTh>
-        </TableTr>
-      </TableThead>
-      <TableTbody>
-        {HERE.map(([keys, what]) => (
-          <TableTr key={keys}>
-            <TableTd>
-              <Kbd>{keys}</Kbd>
-            </TableTd>
-            <TableTd>{what}</TableTd>
+    <Modal opened onClose={onClose} title="Keys you can press" size="lg">
+      <Table>
+        <TableThead>
+          <TableTr>
+            <TableTh scope="col">Press</TableTh>
+            <TableTh scope="col">To</TableTh>
           </TableTr>
-        ))}
-        {RAIL.map((item) => (
-          <TableTr key={item.href}>
-            <TableTd>
-              <Kbd>g</Kbd> <Kbd>{item.key}</Kbd>
-            </TableTd>
-            <TableTd>Go to {item.label}</TableTd>
-          </TableTr>
-        ))}
-      </TableTbody>
-    </Table>
+        </TableThead>
+        <TableTbody>
+          {HERE.map(([keys, what]) => (
+            <TableTr key={keys}>
+              <TableTd>
+                <Kbd>{keys}</Kbd>
+              </TableTd>
+              <TableTd>{what}</TableTd>
+            </TableTr>
+          ))}
+          {RAIL.map((item) => (
+            <TableTr key={item.href}>
+              <TableTd>
+                <Kbd>g</Kbd> <Kbd>{item.key}</Kbd>
+              </TableTd>
+              <TableTd>Go to {item.label}</TableTd>
+            </TableTr>
+          ))}
+        </TableTbody>
+      </Table>
+    </Modal>
   )
 }

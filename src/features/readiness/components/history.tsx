@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Stack, Table, Text, Title } from '@mantine/core'
-import { LineChart } from '@mantine/charts'
+import { LazyChart } from './lazy-chart'
 import { FormProblem } from '@/ui/form-problem'
 import { useFact } from '../../use-fact'
 import type { HistoryEntry, PersonReadiness } from '../person-queries'
@@ -39,14 +39,7 @@ export function History({ studentId, entries, holds, onCorrect }: Props) {
           aria-label={`Dolphin holds over time, from ${holds[0]?.seconds ?? 0} to ${holds.at(-1)?.seconds ?? 0} seconds; the table below has every value`}
           style={{ margin: 0, maxWidth: 720 }}
         >
-          <LineChart
-            h={200}
-            data={holds.map((h) => ({ day: h.label, seconds: h.seconds }))}
-            dataKey="day"
-            series={[{ name: 'seconds', label: 'Dolphin hold, s', color: 'plum.5' }]}
-            curveType="linear"
-            withLegend
-          />
+          <LazyChart holds={holds} />
         </figure>
       ) : null}
       <Entries {...shared} entries={entries.slice(0, SHOWN)} />

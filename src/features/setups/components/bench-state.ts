@@ -6,7 +6,8 @@ import type { Stock } from '@/core/props/stock'
 import { solveSetup } from '@/core/setups/catalogue'
 import type { SetupSolution } from '@/core/setups/setup'
 import type { Wording } from '@/core/words/number'
-import { describeBody, describeSetup } from '@/core/words/refusal'
+import { describeBody } from '@/core/words/length'
+import { describeSetup } from '@/core/words/setup-refusal'
 
 export type Options = Readonly<Record<string, number>>
 

@@ -1,23 +1,27 @@
 'use client'
 
 import { Grid, GridCol, Group, SegmentedControl, Select, Stack, TextInput } from '@mantine/core'
+import dynamic from 'next/dynamic'
 import { memo, useCallback, useDeferredValue, useEffect, useRef, useState, type ReactNode } from 'react'
 import { disagreement, type Disagreement } from '@/core/approaches/disagree'
 import { STATURE_RANGE } from '@/core/body/estimate'
 import { parseLength } from '@/core/units'
-import { describeLength } from '@/core/words/refusal'
+import { describeLength } from '@/core/words/length'
 import { useWording } from '@/ui/wording'
 import type { BenchData, BenchPerson } from '../queries'
-import { BenchDrawing } from './bench-drawing'
-import { BenchNumbers, BenchSides } from './bench-numbers'
 import { useInput, useSolved, type Options } from './bench-state'
-import { ComparePanel } from './compare-panel'
-import { FaultsBeside } from './faults-beside'
-import { KeepPanel } from './keep-panel'
-import { MeasurePanel } from './measure-panel'
 import { usePerson } from './use-person'
-import { WeighPanel } from './weigh-panel'
-import { WhyPanel } from './why-panel'
+
+const BenchDrawing = dynamic(() => import('./bench-drawing').then((m) => m.BenchDrawing), { ssr: false })
+const BenchNumbers = dynamic(() => import('./bench-numbers').then((m) => m.BenchNumbers), { ssr: false })
+const BenchSides = dynamic(() => import('./bench-numbers').then((m) => m.BenchSides), { ssr: false })
+// What stands below the drawing, or behind another tab, comes when the drawing is there.
+const FaultsBeside = dynamic(() => import('./faults-beside').then((m) => m.FaultsBeside), { ssr: false })
+const WhyPanel = dynamic(() => import('./why-panel').then((m) => m.WhyPanel), { ssr: false })
+const ComparePanel = dynamic(() => import('./compare-panel').then((m) => m.ComparePanel), { ssr: false })
+const MeasurePanel = dynamic(() => import('./measure-panel').then((m) => m.MeasurePanel), { ssr: false })
+const KeepPanel = dynamic(() => import('./keep-panel').then((m) => m.KeepPanel), { ssr: false })
+const WeighPanel = dynamic(() => import('./weigh-panel').then((m) => m.WeighPanel), { ssr: false })
 
 export type AskRenderer = (
   asked: Disagreement,

@@ -4,7 +4,7 @@ import { Button, Group, Select, Stack, Switch, TextInput, Title } from '@mantine
 import { useState } from 'react'
 import { ROOM_RANGE, SIDES, type Room, type Side } from '@/core/room/room'
 import { formatLength, parseLength } from '@/core/units'
-import { describeLength } from '@/core/words/refusal'
+import { describeLength } from '@/core/words/length'
 import { useWording } from '@/ui/wording'
 
 const SIDE_WORDS: Readonly<Record<Side, string>> = {

@@ -1,0 +1,80 @@
+import fc from 'fast-check'
+import { anyBrief, brief, limited, person, planOf } from '@/testing/briefs'
+import { shippedPractice } from '../practice/library'
+import { judgeLoad } from '../screening/caps'
+import { changeOn } from './change'
+import { foldRun, runSchema, type ClassEvent } from './run'
+import { readBrief, readPlan } from './upgrade'
+
+const practice = shippedPractice()
+const written = <T>(value: T): unknown => JSON.parse(JSON.stringify(value))
+
+describe('the documents of a class', () => {
+  it('survive being written down, whoever comes', () => {
+    fc.assert(
+      fc.property(anyBrief, (b) => {
+        const plan = planOf(b)
+        expect(readBrief(written(b))).toEqual(b)
+        expect(readPlan(written(plan))).toEqual(plan)
+      }),
+      { numRuns: 40 },
+    )
+  })
+  it('of another version, spoilt or missing are none', () => {
+    for (const odd of [null, 'plan', [], {}, { version: 2 }, { ...planOf(brief()), version: 9 }])
+      expect(readPlan(written(odd))).toBeNull()
+    for (const odd of [null, 3, {}, { ...brief(), version: 2 }, { ...brief(), people: 'all' }])
+      expect(readBrief(written(odd))).toBeNull()
+  })
+  it('a run is one too', () => {
+    const event = (id: string, hlc: string, what: ClassEvent['event']): ClassEvent => ({
+      ...{ id, day: '2026-03-10', hlc, event: what, atMs: 5, blockIndex: 2 },
+    })
+    const run = foldRun([event('a', '1', 'started'), event('b', '2', 'block')])
+    expect(runSchema.parse(written(run))).toEqual(run)
+    expect(run).toEqual({ version: 1, state: 'running', blockIndex: 2, blockStartedMs: 5 })
+  })
+})
+
+describe('a brief’s reach', () => {
+  const open = (conditions: string[], part = {}) =>
+    person(1, { limits: limited(...conditions), ...part }).families.FS
+  it('has nothing open that a limit closes, and says how each changed stage is done', () => {
+    const conditions = [...new Set(practice.cautions.flatMap((c) => c.conditions))]
+    fc.assert(
+      fc.property(fc.subarray(conditions, { maxLength: 3 }), (set) => {
+        const limits = limited(...set)
+        const reach = person(1, { standingId: 'FS-11', targetId: null, outcome: 'held', limits }).families.FS
+        for (const id of reach?.open ?? []) {
+          const stage = practice.stages.find((s) => s.id === id)!
+          const { verdict } = judgeLoad(stage.load, limits)
+          expect(['barred', 'left-out']).not.toContain(verdict)
+          expect(reach?.changed[id] ?? null).toEqual(changeOn(stage, limits))
+          if (verdict === 'changed') expect(reach?.changed[id]).toBeDefined()
+        }
+      }),
+    )
+  })
+  it('a family that is closed has something of the same purpose in its place, never a fall or weight on the head', () => {
+    const closed = open(['MIG-now', 'SHO-nerve', 'BPH-open', 'CARD-event', 'EYE-P'])
+    for (const conditions of practice.cautions.map((c) => c.conditions)) {
+      const reach = open(conditions)
+      if (!reach?.instead) continue
+      const stage = practice.stages.find((s) => s.id === reach.instead?.stageId)
+      expect(reach.open).toEqual([])
+      expect(stage?.load.FR ?? 0).toBeLessThanOrEqual(1)
+      expect(stage?.load.HB ?? 0).toBe(0)
+    }
+    expect(closed).toBeDefined()
+  })
+  it('a limit’s numbers are those of the practice: stiff wrists 20 s on a wedge, a heart half the repetitions', () => {
+    const wrist = changeOn({ load: { WB: 2 } }, limited('WRI-stiff'))
+    expect(wrist).toEqual({ mostSeconds: 20, share: 1, words: [expect.stringMatching(/wedge/)] })
+    expect(changeOn({ load: { WB: 2 } }, limited('HEART'))).toMatchObject({ mostSeconds: null, share: 0.5 })
+    expect(changeOn({ load: { WB: 2 } }, limited('HEART', 'WRI-stiff'))).toMatchObject({
+      mostSeconds: 20,
+      share: 0.5,
+    })
+    expect(changeOn({ load: { WB: 1 } }, limited('HEART'))).toBeNull()
+  })
+})
