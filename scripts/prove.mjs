@@ -5,8 +5,9 @@ const RUNS = '3000'
 console.log(`Properties with ${RUNS} runs each, ${machineDay()}`)
 const laws = await run('npx', ['jest', 'src/core', '--testTimeout=600000'], { env: { PROPERTY_RUNS: RUNS } })
 const readiness = await run('npx', ['tsx', 'scripts/prove-readiness.ts'])
+const mutants = await run('node', ['scripts/mutants.mjs'])
 const bench = await run('npx', ['tsx', 'scripts/bench.ts'])
 console.log(
-  `${machineDay()}: properties ${laws ? 'hold' : 'FAIL'}, simulated students ${readiness ? 'ran' : 'FAILED'}, bench ${bench ? 'ran' : 'FAILED'}`,
+  `${machineDay()}: properties ${laws ? 'hold' : 'FAIL'}, simulated students ${readiness ? 'ran' : 'FAILED'}, planted faults ${mutants ? 'all caught' : 'MISSED'}, bench ${bench ? 'ran' : 'FAILED'}`,
 )
-process.exit(laws && readiness && bench ? 0 : 1)
+process.exit(laws && readiness && mutants && bench ? 0 : 1)

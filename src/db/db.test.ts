@@ -74,6 +74,7 @@ describe('facts', () => {
     appendAttempt(db, a, origin(1))
     appendPlacement(db, p, origin(1))
     expect(evidenceOf(db, 's')).toEqual({ observations: [o], attempts: [a], placements: [p] })
+    expect(evidenceOf(db, 'somebody else')).toEqual({ observations: [], attempts: [], placements: [] })
     expect([...evidenceOfMany(db, ['s', 'nobody']).keys()]).toEqual(['s', 'nobody'])
   })
   it('sent twice count once', () => {
@@ -102,6 +103,23 @@ describe('classes', () => {
     expect(findClass(db, 'c')).toMatchObject(record)
     expect(nextClass(db, DAY)?.id).toBe('c')
     expect(nextClass(db, '2026-03-11')).toBeNull()
+  })
+  it('the next one is the nearest, and of one day the earliest', () => {
+    const at = (id: string, day: string, startTime: string) => addClass(db, { ...record, id, day, startTime })
+    at('later', '2026-03-20', '09:00')
+    at('evening', '2026-03-12', '18:30')
+    at('morning', '2026-03-12', '09:00')
+    at('gone', '2026-03-01', '09:00')
+    expect(nextClass(db, DAY)?.id).toBe('morning')
+  })
+  it('a page of them ends with a whole day and says where the next goes on', () => {
+    for (let n = 1; n <= 5; n += 1)
+      addClass(db, { ...record, id: `c${n}`, day: `2026-03-0${Math.ceil(n / 2)}` })
+    const first = classLines(db, null, 3)
+    expect(first.lines.map((c) => c.id)).toEqual(['c5'])
+    const next = classLines(db, first.earlier, 9)
+    expect(next.lines.map((c) => c.id).toSorted()).toEqual(['c1', 'c2', 'c3', 'c4'])
+    expect(next.earlier).toBeNull()
   })
   it('keep their events in clock order, each once', () => {
     addClass(db, record)

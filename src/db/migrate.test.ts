@@ -165,7 +165,7 @@ describe('an update', () => {
   it('leaves three copies at most, and none that is half written', () => {
     oldRelease()
     openDb(file)
-    writeFileSync(`${file}.before-migration-2026-01-01.part`, 'half')
+    writeFileSync(`${file}.before-migration-2999-01-01.part`, 'half')
     for (let n = 0; n < 4; n += 1)
       expect(() => openDb(file, withMigration('ALTER TABLE nothing ADD x text;'))).toThrow(StoreRefusal)
     expect(copies()).toHaveLength(3)

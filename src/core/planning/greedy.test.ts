@@ -40,6 +40,11 @@ describe('the greedy plan', () => {
     const last = plan.blocks.at(-1)!
     expect(last.startS + last.seconds).toBe(30 * 60)
   })
+  it('gives 45 of every 100 minutes between warm-up and counterpose to the skill, the rest to the wall', () => {
+    const plan = planOf(brief({ minutes: 60 }))
+    const [skill, waves] = [blockOf(plan, 'skill').seconds, blockOf(plan, 'waves').seconds]
+    expect(skill / (skill + waves)).toBeCloseTo(0.45, 1)
+  })
   it('never plans leaving the floor while screening is not recorded', () => {
     const plan = planOf(
       brief({

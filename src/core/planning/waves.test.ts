@@ -48,3 +48,16 @@ describe('waves', () => {
     )
   })
 })
+
+it('each wave holds experience and a newcomer: the ladder is dealt from both ends', () => {
+  const people = [1, 2, 3, 4].map((rung) => ({
+    ...{ studentId: `r${rung}`, stageId: String(rung), setupId: null, straps: 0, blocks: 0 },
+    ...{ override: null, change: null, inPlace: false },
+  }))
+  const { turns } = planWaves(people, 2, 600, 0, Number)
+  const waves = turns.filter((t) => t.set === 1).map((t) => t.up.map((u) => u.studentId))
+  expect(waves).toEqual([
+    ['r1', 'r4'],
+    ['r2', 'r3'],
+  ])
+})

@@ -4,7 +4,7 @@ import { shippedPractice } from '../practice/library'
 import type { LoadTag } from '../practice/schema'
 import { ANSWER_DAYS, conditionsOf, isHealth, NO_SCREENING, type Answer, type Screening } from './answers'
 import { asStrictAs, capsFrom, capsOf, judgeLoad, type Verdict } from './caps'
-import { clearanceProblem, usualExpiry, type Clearance } from './clearance'
+import { clearanceProblem, lifts, usualExpiry, type Clearance } from './clearance'
 import { insteadOf } from './instead'
 import { tonightsCaps, together, type CheckIn } from './tonight'
 
@@ -277,4 +277,37 @@ describe('tonight', () => {
       { numRuns: 50 },
     )
   })
+})
+
+describe('a clinician’s word', () => {
+  const asked = (condition: string, basis: 'letter-seen' | 'student-reports') =>
+    lifts(
+      { tags: [{ tag: 'HBH', upTo: 3 }], clinician: 'Dr Alder', basis, day: DAY, expires: addDays(DAY, 30) },
+      ...(['HBH', 3, [condition], DAY] as const),
+    )
+  it.each([
+    ...['BPH-open', 'EYE-P', 'EYE-R', 'HEART', 'FAINT-open', 'VASC', 'NECK-struct', 'NECK-nerve', 'BONE-1'],
+    ...['CONC', 'SEIZ', 'PREG', 'SURG-recent', 'BACK-alarm'],
+  ])('%s wants a letter that was seen', (condition) => {
+    expect([asked(condition, 'letter-seen'), asked(condition, 'student-reports')]).toEqual([true, false])
+  })
+  it('is enough as it is told for lesser things', () => {
+    expect(asked('WRI-stiff', 'student-reports')).toBe(true)
+  })
+})
+
+it('of several limits on one load the shortest time holds', () => {
+  const limit = (mostSeconds: number | null) => ({
+    ...{
+      ruleId: 'X',
+      action: 'modify' as const,
+      tag: 'WB' as const,
+      level: 2 as const,
+      mostSeconds,
+      instead: '',
+    },
+    ...{ change: null, needsClearance: false },
+  })
+  const judged = judgeLoad({ WB: 2 }, { caps: [limit(45), limit(null), limit(10), limit(20)] })
+  expect(judged).toMatchObject({ verdict: 'changed', mostSeconds: 10 })
 })

@@ -64,6 +64,7 @@ export function trackOf(
  * @param near the value now: of several that fit, the nearest to it
  */
 export function valueAt(track: Track, cm: number, near: number): number | null {
+  if (isStaircase(track)) return nearestOf(track, cm, near)
   const fits = track.flatMap((from, i) => {
     const to = track[i + 1]
     if (!to || (cm - from.cm) * (cm - to.cm) > 0) return []
@@ -72,8 +73,26 @@ export function valueAt(track: Track, cm: number, near: number): number | null {
   })
   if (fits.length > 0)
     return fits.reduce((best, v) => (Math.abs(v - near) < Math.abs(best - near) ? v : best))
-  const ends = track.toSorted((a, b) => Math.abs(a.cm - cm) - Math.abs(b.cm - cm))
-  return ends[0]?.value ?? null
+  return nearestOf(track, cm, near)
+}
+
+/** The solved drawing that comes nearest to the pointer; of several as near, the one whose value is nearest. */
+function nearestOf(track: Track, cm: number, near: number): number | null {
+  const off = (to: Track[number]): number => Math.round(Math.abs(to.cm - cm) * 100)
+  const byNearness = track.toSorted(
+    (a, b) => off(a) - off(b) || Math.abs(a.value - near) - Math.abs(b.value - near),
+  )
+  return byNearness[0]?.value ?? null
+}
+
+/** Whether a handle goes in steps of one height, as a stack does fold by fold: nothing is drawn in between. */
+function isStaircase(track: Track): boolean {
+  const moves = track.slice(1).map((to, i) => Math.abs(to.cm - (track[i]?.cm ?? to.cm)))
+  const steps = moves.filter((move) => move > WAVER_CM)
+  const least = Math.min(...steps)
+  const whole = (move: number): boolean =>
+    Math.abs(move / least - Math.round(move / least)) * least <= WAVER_CM
+  return steps.length > 0 && steps.length < moves.length && steps.every(whole)
 }
 
 /** Which way a handle goes as its option grows: 1 along the axis, −1 against it. */

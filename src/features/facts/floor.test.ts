@@ -54,12 +54,24 @@ function openTab(): Tab {
   return tab
 }
 
-type Line = 'up' | 'away' | 'stumbles' | 'mute'
+type Line = 'up' | 'away' | 'stumbles' | 'mute' | 'busy'
 let line: Line = 'up'
 /** The wire: the real route behind a connection that fails as connections do. */
 async function wire(_url: unknown, init?: RequestInit): Promise<Response> {
   if (line === 'away') throw new Error('away')
   if (line === 'stumbles') return new Response(null, { status: 500 })
+  // Heard, and nothing taken: all of it is to be sent again.
+  if (line === 'busy') {
+    const { facts } = JSON.parse(typeof init?.body === 'string' ? init.body : '') as {
+      facts: { id: string }[]
+    }
+    const answers = facts.map(({ id }) => ({ id, state: 'again' }))
+    return Response.json({
+      answers,
+      nowMs: Date.parse(process.env.LEVITAR_NOW ?? ''),
+      timeZone: 'Europe/London',
+    })
+  }
   const { receiveRequest } = await import('./request')
   const answer = await receiveRequest(new Request('http://localhost/facts', { ...init, method: 'POST' }))
   // It arrived and was stored, and the answer never came back.
@@ -176,7 +188,7 @@ const step: fc.Arbitrary<Step> = fc.oneof(
     weight: 3,
     arbitrary: fc.record({
       do: fc.constant('line' as const),
-      to: fc.constantFrom<Line>('up', 'away', 'stumbles', 'mute'),
+      to: fc.constantFrom<Line>('up', 'away', 'stumbles', 'mute', 'busy'),
     }),
   },
   { weight: 3, arbitrary: fc.record({ do: fc.constant('send' as const), both: fc.boolean() }) },
