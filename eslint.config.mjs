@@ -19,6 +19,53 @@ const SIDE_EFFECTS = [
   { selector: "MemberExpression[object.name='process']", message: 'core reads no environment' },
 ]
 
+/** Rules on size, with what a file named in ABOVE is still allowed. */
+function ceilings({ complexity = 18, params = 5, body = 110, lines = 300 }) {
+  return {
+    complexity: ['error', complexity],
+    'max-params': ['error', params],
+    'max-lines-per-function': ['error', { max: body, skipComments: true, skipBlankLines: true }],
+    'max-lines': ['error', lines],
+  }
+}
+
+/** Files above a ceiling, with what they measure today. */
+const ABOVE = [
+  ['core/mechanics/load-tags.ts', { complexity: 27 }],
+  ['core/mechanics/positions/arm-balance.ts', { lines: 306 }],
+  ['core/mechanics/positions/down-dog.ts', { params: 6 }],
+  ['core/mechanics/positions/floor.ts', { params: 6, lines: 363 }],
+  ['core/mechanics/positions/headstand.ts', { lines: 376 }],
+  ['core/mechanics/positions/shoulder-stand.ts', { lines: 642 }],
+  ['core/mechanics/positions/stand.ts', { lines: 458 }],
+  ['core/mechanics/supports.ts', { params: 6, lines: 316 }],
+  ['core/planning/check/places.ts', { complexity: 20 }],
+  ['core/planning/versions.ts', { params: 6 }],
+  ['core/planning/waves.ts', { params: 6 }],
+  ['core/readiness/decide.ts', { params: 7 }],
+  ['core/readiness/gate.ts', { params: 6 }],
+  ['core/screening/answers.ts', { complexity: 22 }],
+  ['core/setups/arm-balances.ts', { lines: 326 }],
+  ['core/setups/forearm-wall.ts', { lines: 482 }],
+  ['core/setups/hands-wall.ts', { lines: 356 }],
+  ['core/setups/platform.ts', { lines: 396 }],
+  ['core/setups/shared.ts', { params: 6 }],
+  ['core/setups/supine.ts', { lines: 317 }],
+  ['core/simulate/demo.ts', { complexity: 30 }],
+  ['db/schema.ts', { lines: 498 }],
+  ['features/facts/keep-evidence.ts', { complexity: 23 }],
+  ['features/incidents/components/incident-form.tsx', { body: 141 }],
+  ['features/readiness/components/try-form.tsx', { body: 161 }],
+  ['features/setups/components/setup-bench.tsx', { complexity: 27, body: 136 }],
+  ['features/setups/components/weigh-panel.tsx', { complexity: 25 }],
+  ['features/students/actions.ts', { complexity: 19 }],
+  ['features/studio/components/cupboard-table.tsx', { complexity: 20, body: 120 }],
+  ['features/studio/components/room-editor.tsx', { body: 112 }],
+  ['features/teaching/components/person-strip.tsx', { body: 135 }],
+  ['features/teaching/components/teach-screen.tsx', { complexity: 30, body: 123 }],
+  ['ui/shell/shell.tsx', { body: 153 }],
+]
+
 export default tseslint.config(
   {
     ignores: ['.next/**', 'node_modules/**', 'reports/**', 'coverage/**', 'next-env.d.ts', 'test-results/**'],
@@ -139,6 +186,13 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    // Ceilings. What stands above one is named below with what it measures now: those numbers only fall.
+    files: ['src/**/*.{ts,tsx}', 'cli/**/*.ts'],
+    ignores: ['**/*.test.{ts,tsx}'],
+    rules: ceilings({}),
+  },
+  ...ABOVE.map(([file, part]) => ({ files: [`src/${file}`], rules: ceilings(part) })),
   {
     files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'],
     rules: {

@@ -20,6 +20,14 @@ const person = (name) => async (page) => {
   await page.getByRole('link', { name }).click()
   await page.getByRole('heading', { level: 1, name }).waitFor()
 }
+/** The whole page with its chart, which is drawn once it comes into view. */
+const history = async (page) => {
+  await person('Greta Sommerby')(page)
+  await page.getByRole('heading', { name: 'History' }).scrollIntoViewIfNeeded()
+  await page.locator('svg.recharts-surface').first().waitFor()
+  await page.waitForTimeout(1800)
+  await page.evaluate(() => window.scrollTo(0, 0))
+}
 const door = async (page) => {
   await page.goto('/')
   await page.getByRole('link', { name: 'At the door' }).click()
@@ -77,7 +85,7 @@ const VIEWS = [
   { name: 'readiness', size: LAPTOP, go: open('/readiness') },
   { name: 'readiness-dark', size: LAPTOP, scheme: 'dark', go: open('/readiness') },
   { name: 'round', size: TABLET, go: checkRound },
-  { name: 'person', size: LAPTOP, go: person('Greta Sommerby'), full: true },
+  { name: 'person', size: LAPTOP, go: history, full: true },
   {
     name: 'limits',
     size: LAPTOP,
