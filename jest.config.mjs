@@ -16,7 +16,9 @@ const config = withNext({
 })
 
 // These ship as modules only, so they are transformed as the sources are.
-export default async () => ({
+const withModules = async () => ({
   ...(await config()),
   transformIgnorePatterns: ['/node_modules/(?!(uuid|idb)/)'],
 })
+
+export default withModules

@@ -96,17 +96,13 @@ describe('laws', () => {
         const { contacts, balanced } = carry(centre, supports)
         fc.pre(balanced)
         const { min, max } = find(contacts, 'hands').share
-        const { wall } = supports
         const [low, high] = [...searched(centre.x, supports)].reduce(
           ([lo, hi], share) => [Math.min(lo, share), Math.max(hi, share)],
           [Infinity, -Infinity],
         )
-        expect(low).toBeGreaterThanOrEqual(min - 1e-6)
-        expect(high).toBeLessThanOrEqual(max + 1e-6)
         // The search stands on a grid whose corners are the true extremes.
         expect(low).toBeCloseTo(min, 5)
         expect(high).toBeCloseTo(max, 5)
-        expect(wall.friction).toBeGreaterThanOrEqual(0)
       }),
     )
   })
