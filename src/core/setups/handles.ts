@@ -23,6 +23,8 @@ const SAMPLES = 21
 const LEAST_TRAVEL_CM = 4
 /** Back and forth by less than this is rounding, cm. */
 const WAVER_CM = 0.05
+/** Layers of a stack are no thicker than this, cm; what goes further from drawing to drawing slides. */
+const MOST_FOLD_CM = 3
 /** From one solved drawing to the next a handle may go this far, or this many times its usual step. */
 const MOST_STEP_CM = 1.5
 const JUMP = 2.5
@@ -89,6 +91,7 @@ function nearestOf(track: Track, cm: number, near: number): number | null {
 function isStaircase(track: Track): boolean {
   const moves = track.slice(1).map((to, i) => Math.abs(to.cm - (track[i]?.cm ?? to.cm)))
   const steps = moves.filter((move) => move > WAVER_CM)
+  if (steps.some((move) => move > MOST_FOLD_CM)) return false
   const least = Math.min(...steps)
   const whole = (move: number): boolean =>
     Math.abs(move / least - Math.round(move / least)) * least <= WAVER_CM
