@@ -3,7 +3,7 @@ import { anyBody, bodyOf, must } from '@/testing/bodies'
 import { acrossBuilds } from './builds'
 import { armLoad, contactOf, type Position } from './position'
 import { solvePosition } from './positions/catalogue'
-import { neckFlexion } from './positions/shoulder-stand'
+import { neckFlexion } from './positions/shoulders-down'
 
 const solve = (id: string, params = {}, stature = 168): Position =>
   must(solvePosition(id, bodyOf(stature), params))

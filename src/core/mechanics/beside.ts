@@ -3,7 +3,7 @@ import { ok, type Result } from '../result'
 import type { Parameters } from './parameters'
 import type { Position, PositionRefusal } from './position'
 import { solvePosition } from './positions/catalogue'
-import { neckFlexion } from './positions/shoulder-stand'
+import { neckFlexion } from './positions/shoulders-down'
 
 /** The number that tells a fault from the clean shape, with its unit for the words. */
 type Sign = {

@@ -1,6 +1,6 @@
 import type { Point } from './point'
 import { centreOf, isArm, type Particle } from './skeleton'
-import type { Contact, ContactPart } from './supports'
+import type { Contact, ContactPart } from './contacts'
 
 /** Standard gravity, m/s². */
 export const GRAVITY = 9.80665

@@ -9,7 +9,8 @@ import type { Parameter, ParameterRefusal, Parameters } from './parameters'
 import { angleAt, degrees, tiltOf } from './point'
 import type { Facing } from './pose'
 import { centreOf, isArm, particles, type Skeleton } from './skeleton'
-import { carry, type Contact, type Supports } from './supports'
+import { carry } from './supports'
+import type { Contact, Supports } from './contacts'
 
 export type PositionRefusal =
   | ParameterRefusal

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { carry, on, type Contact, type Patch, type Supports } from './supports'
+import { carry } from './supports'
+import { on, type Contact, type Patch, type Supports } from './contacts'
 
 const at = (part: Patch['part'], fromCm: number, toCm = fromCm, nominalCm = (fromCm + toCm) / 2): Patch => ({
   part,

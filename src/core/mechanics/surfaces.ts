@@ -1,7 +1,7 @@
 import type { Body } from '../body/estimate'
 import { armsOnForearms, straightArms, type Facing } from './pose'
 import type { Skeleton } from './skeleton'
-import type { Patch } from './supports'
+import type { Patch } from './contacts'
 
 /** Finger roots, as a fraction of the hand from the wrist crease: beyond them fingers steer but hardly carry. */
 const FINGER_ROOTS = 0.6

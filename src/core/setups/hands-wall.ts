@@ -1,4 +1,3 @@
-import type { Body } from '../body/estimate'
 import { read } from '../mechanics/parameters'
 import { defineSetup, placement } from './define'
 import { footHeightWarning } from './forearm-wall'
@@ -8,9 +7,7 @@ import { step, type Setup, type SetupGiven } from './setup'
 import { handWidth, option } from './shared'
 import { handsFromAbove } from './top-view'
 import { kick, kickStrap, kickBlocks, kickBolster, kickPlacements } from './hands-kick'
-
-const HIP_FROM_FLOOR = (body: Body): number =>
-  body.length.upperArm.valueCm + body.length.forearm.valueCm + body.length.trunk.valueCm
+import { HIP_FROM_FLOOR, halfArm, chest, tuckHop } from './half-arm'
 
 const shortDog = defineSetup({
   id: 'SETUP-wall-short-dog',
@@ -202,132 +199,9 @@ const straddle = defineSetup({
     }
   },
 })
+
 /** Wall that open legs sweep, as a fraction of stature: 2 m at 168 cm (1.8–2.4). */
 const STRADDLE_WIDTH = 1.19
-
-const halfArm = defineSetup({
-  id: 'SETUP-wall-half-arm-hand',
-  options: [
-    option.cm('fartherCm', 'Hands farther than half-way', -15, 20, 0, {
-      usualFrom: -5,
-      usualTo: 5,
-      below: 'FT-setup-distance',
-      above: 'FT-setup-distance',
-    }),
-  ],
-  poses: ({ body, lengths, o }) => ({
-    start: [
-      'handstand-kick-start',
-      { fingertipGapCm: gapAtHalf(body, lengths.armReach.valueCm, read(o, 'fartherCm')) },
-    ],
-    target: [
-      'handstand-one-foot-on-wall',
-      { fingertipGapCm: gapAtHalf(body, lengths.armReach.valueCm, read(o, 'fartherCm')) },
-    ],
-  }),
-  place: ({ body, lengths, o, target }) => {
-    const half = lengths.armReach.valueCm / 2 + read(o, 'fartherCm')
-    const wallX = target.wallX ?? 0
-    return {
-      placements: [
-        placement('feet-mark', 'foot-mark', lengths.armReach, { way: ['M4', 3] }),
-        placement(
-          'hand-line',
-          'heel-of-hand',
-          { ...lengths.armReach, valueCm: half },
-          { fingers: 'towards-wall', method: 'M5', way: ['M5', 3] },
-        ),
-        handWidth(lengths),
-      ],
-      steps: [
-        step('mark-arm-length', { reachCm: lengths.armReach.valueCm }),
-        step('hands-half-way', { halfCm: half }),
-        step('hands-at-width', { widthCm: lengths.jointWidth.valueCm }),
-        step('one-sole-rests'),
-        step('draw-hips-off-wall'),
-      ],
-      dimensions: [across('hand-line', 0, wallX)],
-      top: handsFromAbove(body, lengths.jointWidth.valueCm, { wallX }),
-    }
-  },
-})
-
-/** Fingers point at the wall, so the gap is what the hand leaves of the half. */
-function gapAtHalf(body: Body, reach: number, farther: number): number {
-  return Math.max(0, reach / 2 + farther - body.length.hand.valueCm)
-}
-
-const chest = defineSetup({
-  id: 'SETUP-wall-chest-hand',
-  options: [
-    option.cm('handDistanceCm', 'Hands from the wall at the top', 8, 60, 20, {
-      usualFrom: 10,
-      usualTo: 40,
-      below: 'FT-hands-too-close',
-    }),
-  ],
-  poses: ({ lengths, o }) => ({
-    start: ['right-angle-hands', { handDistanceCm: lengths.seatedLeg.valueCm }],
-    target: ['handstand-chest-to-wall', { handDistanceCm: read(o, 'handDistanceCm') }],
-  }),
-  place: ({ body, lengths, o }) => {
-    const end = read(o, 'handDistanceCm')
-    return {
-      placements: [
-        placement('hand-line', 'heel-of-hand', lengths.seatedLeg, {
-          fingers: 'away-from-wall',
-          method: 'M3',
-          way: ['M3', 5],
-        }),
-        placement('hand-line-end', 'heel-of-hand', end, {
-          from: 10,
-          to: 40,
-          fingers: 'away-from-wall',
-          way: ['hand-breadths', 2, { breadths: end / lengths.handBreadth.valueCm }],
-        }),
-        handWidth(lengths),
-      ],
-      steps: [
-        step('sit-and-mark', { markCm: lengths.seatedLeg.valueCm }),
-        step('walk-feet-up', { footHeightCm: HIP_FROM_FLOOR(body) }),
-        step('walk-in-by-fives', { endCm: end }),
-        step('stop-while-return-is-easy'),
-      ],
-      dimensions: [across('hand-line-end', 0, end)],
-      top: handsFromAbove(body, lengths.jointWidth.valueCm, { pointing: -1, wallX: end }),
-    }
-  },
-})
-
-const tuckHop = defineSetup({
-  id: 'SETUP-wall-tuck-hop',
-  options: [option.gap(5, 40, 22, 15, 30, { below: 'FT-hips-short', above: 'FT-hips-short' })],
-  poses: ({ o }) => ({
-    start: ['handstand-tuck'],
-    target: ['handstand-heels-on-wall', { fingertipGapCm: read(o, 'fingertipGapCm') }],
-  }),
-  place: (given) => {
-    const { body, lengths, o, target } = given
-    const wallX = target.wallX ?? 0
-    return {
-      placements: [
-        ...kickPlacements(given, 15, 30, false),
-        placement('feet-behind', 'ball-of-foot', body.length.hand, { give: 5, way: ['M6', 2, { hands: 1 }] }),
-      ],
-      steps: [
-        step('fingertips-from-wall', { gapCm: read(o, 'fingertipGapCm') }),
-        step('hands-at-width', { widthCm: lengths.jointWidth.valueCm }),
-        step('feet-wider-hand-behind', { handCm: body.length.hand.valueCm }),
-        step('hop-knees-in'),
-      ],
-      dimensions: [
-        across('fingertip-gap', wallX - read(o, 'fingertipGapCm'), wallX),
-        across('feet-behind', 0 - body.length.hand.valueCm, 0),
-      ],
-      top: handsFromAbove(body, lengths.jointWidth.valueCm, { wallX }),
-    }
-  },
-})
 
 export const HANDS_WALL: readonly Setup[] = [
   shortDog,

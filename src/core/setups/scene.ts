@@ -1,5 +1,5 @@
 import type { Point } from '../mechanics/point'
-import type { ContactPart, LoadRange } from '../mechanics/supports'
+import type { ContactPart, LoadRange } from '../mechanics/contacts'
 import type { Position } from '../mechanics/position'
 import type { Leg, Skeleton } from '../mechanics/skeleton'
 

@@ -1,7 +1,7 @@
 import { estimateBody, type BodyInput } from '../body/estimate'
 import { contactOf } from '../mechanics/position'
 import { solvePosition } from '../mechanics/positions/catalogue'
-import type { ContactPart } from '../mechanics/supports'
+import type { ContactPart } from '../mechanics/contacts'
 import { ok, refused, type Result } from '../result'
 
 /** A share of body weight that was weighed: reading under a part ÷ reading standing. Neither reading is kept. */

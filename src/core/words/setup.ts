@@ -1,5 +1,5 @@
 import type { Position } from '../mechanics/position'
-import type { ContactPart } from '../mechanics/supports'
+import type { ContactPart } from '../mechanics/contacts'
 import type { Placement, SetupProp, SetupSolution, SetupStep, SetupWarning } from '../setups/setup'
 import { count, length, percent, type Wording } from './number'
 import { FAULT_PHRASES } from './setup-faults'

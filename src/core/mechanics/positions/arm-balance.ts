@@ -4,7 +4,7 @@ import { plantedFrame } from '../frame'
 import { joinLinks } from '../linkage'
 import { HEEL_LIFT, HIP_RANGE, KNEE_BEND, parameter, read, SHOULDER_RANGE, tuned } from '../parameters'
 import { between, direction, rise, tiltOf, type Point } from '../point'
-import { armLength, legFrom, skeletonOf, straightArms, trunkFrom, type Trunk } from '../pose'
+import { armLength, legFrom, skeletonOf, straightArms, trunkFrom } from '../pose'
 import { assemble, type PositionRefusal, type PositionSpec } from '../position'
 import { riseBetween } from '../energy'
 import { turnFor } from '../turn'
@@ -17,9 +17,9 @@ import {
   type Leg,
   type Skeleton,
 } from '../skeleton'
-import { on } from '../supports'
+import { on } from '../contacts'
 import { handBase, handPatch, pointPatch } from '../surfaces'
-import { SEAT_DEPTH } from './floor'
+import { SEATED_LIFT } from './seated-lift'
 
 const { cm, deg, share } = parameter
 
@@ -181,6 +181,7 @@ function cannotBalance(body: Body, { plumbCm }: Perch): PositionRefusal {
 
 /** Distance of a perched knee from the bone of the arm, as a fraction of stature. */
 const KNEE_OFF_BONE = 0.015
+
 /** Knees a little wider than the hips: what shows of the thighs from the side (23° out). */
 const THIGH_SHOWN = 0.92
 
@@ -228,72 +229,6 @@ function perched(
 /** Gaze ahead of the hands: the head is lifted out of the line of the ribs. */
 function crownLifted(body: Body, shoulder: Point, waist: Point): Point {
   return rise(shoulder, body.length.headNeck.valueCm, tiltOf(waist, shoulder) - 35)
-}
-
-/** Hands on blocks beside the thighs, arms straight, seat and shins lifted. */
-const SEATED_LIFT: PositionSpec = {
-  id: 'seated-lift',
-  name: 'Seated lift on blocks',
-  parameters: [
-    cm('blockHeightCm', 'Hands raised by', 0, 30, 10),
-    deg('hipFlexionDeg', 'Hip fold', 60, 150, 125),
-    deg('kneeBendDeg', 'Knee bend', 60, 150, 140),
-    deg('roundingDeg', 'Rounding of the back', 0, 70, 30),
-    tuned(HIP_RANGE, { usual: 140 }),
-  ],
-  solve: (body, given) => {
-    const height = read(given, 'blockHeightCm')
-    const hipFlexionDeg = read(given, 'hipFlexionDeg')
-    const available = read(given, 'hipRangeDeg')
-    if (hipFlexionDeg > available)
-      return refused({
-        code: 'joint-out-of-range',
-        joint: 'hip',
-        neededDeg: hipFlexionDeg,
-        availableDeg: available,
-        change: 'hipFlexionDeg',
-      })
-    const at = (lean: number): Skeleton => {
-      const arms = straightArms(body, lean)
-      const up = (p: Point): Point => ({ x: p.x, y: p.y + height })
-      const shoulder = up(arms.shoulder)
-      // The trunk hangs from the shoulders, rounded forward, seat under them.
-      const rounding = read(given, 'roundingDeg')
-      const trunk: Trunk = trunkFrom(body, shoulder, 180 + rounding / 2, -rounding, 1)
-      const leg = legFrom(body, trunk, { hipFlexionDeg, kneeBendDeg: read(given, 'kneeBendDeg') }, 1)
-      return skeletonOf(
-        { wrist: up(arms.wrist), elbow: up(arms.elbow), fingertip: up(arms.fingertip) },
-        trunk,
-        [leg, leg],
-      )
-    }
-    const target = 0.3 * body.length.hand.valueCm
-    const lean = turnFor((t) => centreOfMass(body, at(t)).x, target, -45, 45)
-    if (lean === null)
-      return refused({
-        code: 'cannot-balance',
-        key: 'hipFlexionDeg',
-        plumbCm: target,
-        fromCm: 0,
-        toCm: handBase(body).toCm,
-      })
-    const patch = handPatch(body, 1, height)
-    return ok(
-      assemble({
-        id: 'seated-lift',
-        body,
-        parameters: given,
-        skeleton: at(lean),
-        base: handBase(body),
-        supports: { groups: [on({ ...patch, toCm: handBase(body).toCm })] },
-      }),
-    )
-  },
-}
-
-/** What a seated lift leaves under the seat, cm; negative where the seat would still touch. */
-export function seatClearance(body: Body, skeleton: Skeleton): number {
-  return skeleton.hip.y - SEAT_DEPTH * body.statureCm
 }
 
 export const ARM_BALANCES: readonly PositionSpec[] = [

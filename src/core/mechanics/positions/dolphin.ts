@@ -16,7 +16,7 @@ import {
 } from '../parameters'
 import { armsOnForearms, legAlong, skeletonOf } from '../pose'
 import { assemble, type Assembly, type PositionSpec } from '../position'
-import { on } from '../supports'
+import { on } from '../contacts'
 import { armSupport, patchAround, pointPatch, type ArmKind } from '../surfaces'
 
 // props.md M15: walk-in 0.35–0.65 of stature; the middle is a usual dolphin.

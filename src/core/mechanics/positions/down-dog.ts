@@ -17,7 +17,7 @@ import { angleAt, type Point } from '../point'
 import { armLength, legAlong, legLength, skeletonOf, trunkBetween, type Trunk } from '../pose'
 import { assemble, type PositionRefusal, type PositionSpec } from '../position'
 import { footOnBall, type Leg, type Skeleton } from '../skeleton'
-import { on } from '../supports'
+import { on } from '../contacts'
 import { handBase, handPatch, pointPatch } from '../surfaces'
 import { placeArms } from './plank'
 

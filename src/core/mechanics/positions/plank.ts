@@ -6,7 +6,7 @@ import { add, direction, type Point } from '../point'
 import { armLength, armsOnForearms, legLength, skeletonOf, trunkBetween } from '../pose'
 import { assemble, type Position, type PositionRefusal, type PositionSpec } from '../position'
 import { footInAir, footOnBall, type Leg, type Skeleton } from '../skeleton'
-import { on } from '../supports'
+import { on } from '../contacts'
 import { forearmBase, forearmPatch, handBase, handPatch, pointPatch } from '../surfaces'
 
 /** Heels over the balls of the feet. */

@@ -17,7 +17,7 @@ import { angleAt, rise, type Point } from '../point'
 import { armLength, legAlong, legLength, skeletonOf, trunkBetween } from '../pose'
 import { assemble, type Position, type PositionRefusal, type PositionSpec } from '../position'
 import type { Leg, Skeleton } from '../skeleton'
-import { on, type Supports } from '../supports'
+import { on, type Supports } from '../contacts'
 import { forearmPatch, handPatch, pointPatch, type ArmKind } from '../surfaces'
 import { hipOverHands, SHOULDER_ANGLE } from './down-dog'
 
