@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Stage } from '../practice/schema'
-import { judgeLoad, type Caps } from '../screening/caps'
+import { judgeLoad, type Limits } from '../screening/caps'
 
 /** How somebody does a stage that a limit changes: time, share of the repetitions, and what else, in words. */
 export const changeSchema = z.strictObject({
@@ -13,7 +13,7 @@ export const changeSchema = z.strictObject({
 export type Change = z.output<typeof changeSchema>
 
 /** What the limits change about a stage; null where they leave it as it is. Several limits: the least of each. */
-export function changeOn(stage: Pick<Stage, 'load'>, limits: Pick<Caps, 'caps'>): Change | null {
+export function changeOn(stage: Pick<Stage, 'load'>, limits: Limits): Change | null {
   const { because, mostSeconds } = judgeLoad(stage.load, limits)
   const acting = because.filter((cap) => cap.action === 'modify')
   const words = [...new Set(acting.flatMap((cap) => (cap.change === null ? [] : [cap.change.words])))]

@@ -6,7 +6,7 @@ import { findById } from '../practice/find'
 import type { Library } from '../practice/library'
 import type { Family } from '../practice/schema'
 import { waitsForScreening } from '../readiness/decide'
-import { asStrictAs, judgeLoad } from '../screening/caps'
+import { bars, closes } from '../screening/caps'
 import { versionNow } from './versions'
 
 /**
@@ -20,7 +20,7 @@ export function asItHolds(practice: Library, plan: Plan, brief: Brief, family: F
     if (!person) return version
     if (isClosed(practice, person, version)) return versionNow(practice, brief, person, family, part)
     const stage = practice.stages.find((s) => s.id === version.stageId)
-    return stage ? { ...version, change: changeOn(stage, capsIn(person)) } : version
+    return stage ? { ...version, change: changeOn(stage, { caps: person.limits }) } : version
   }
   return {
     ...plan,
@@ -36,13 +36,9 @@ export function asItHolds(practice: Library, plan: Plan, brief: Brief, family: F
 function isClosed(practice: Library, person: BriefPerson, { stageId, override }: Version): boolean {
   if (stageId === null) return false
   const { load } = findById(practice.stages, stageId)
-  const { verdict } = judgeLoad(load, capsIn(person))
-  if (verdict === 'barred') return true
+  const limits = { caps: person.limits }
+  if (bars(limits, load)) return true
   // A reason given by the teacher stands against everything but a Stop.
   if (override !== null) return false
-  return asStrictAs(verdict, 'left-out') || (!person.answered && waitsForScreening(load))
-}
-
-function capsIn({ limits }: BriefPerson) {
-  return { caps: limits.map((limit) => ({ ...limit, ruleId: '' })) }
+  return closes(limits, load) || (!person.answered && waitsForScreening(load))
 }

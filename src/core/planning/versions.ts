@@ -6,7 +6,7 @@ import { changeOn } from '../classes/change'
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
 import type { Family, Stage } from '../practice/schema'
-import { judgeLoad } from '../screening/caps'
+import { bars } from '../screening/caps'
 
 const NO_PROPS: PropCount = { straps: 0, blocks: 0 }
 
@@ -57,18 +57,14 @@ function choiceFor(practice: Library, brief: Brief, person: BriefPerson, family:
   const reach = person.families[family]
   const lock = brief.locks.find((l) => l.part === part && l.studentId === person.studentId)
   // A Stop is nobody's to override: a lock on a barred stage is not followed.
-  if (lock && !barred(practice, person, lock.stageId))
-    return { wanted: findById(practice.stages, lock.stageId), spare: null, lock: lock.reason }
+  const locked = lock && findById(practice.stages, lock.stageId)
+  if (locked && !bars({ caps: person.limits }, locked.load))
+    return { wanted: locked, spare: null, lock: lock.reason }
   const open = (reach?.open ?? []).map((id) => findById(practice.stages, id))
   const instead = reach?.instead?.stageId ?? null
   const wanted = open.at(-1) ?? (instead === null ? null : findById(practice.stages, instead))
   const spare = open.findLast((stage) => !needsProps(practice, stage)) ?? null
   return { wanted, spare, lock: null }
-}
-
-function barred(practice: Library, person: BriefPerson, stageId: string): boolean {
-  const { load } = findById(practice.stages, stageId)
-  return judgeLoad(load, capsOf(person)).verdict === 'barred'
 }
 
 /** The reason for which the teacher lets somebody go above what is recorded, on the stage it was given for. */
@@ -91,14 +87,9 @@ function versionOf(
     setupId: stage && setupOf(stage),
     ...props,
     override,
-    change: stage && changeOn(stage, capsOf(person)),
+    change: stage && changeOn(stage, { caps: person.limits }),
     inPlace: stage === null || (stage.family !== family && override === null),
   }
-}
-
-/** Limits of a brief as the screening engine reads them. */
-function capsOf({ limits }: BriefPerson) {
-  return { caps: limits.map((limit) => ({ ...limit, ruleId: '' })) }
 }
 
 function needsProps(practice: Library, stage: Stage): boolean {

@@ -1,6 +1,6 @@
 import type { Library } from '../practice/library'
 import type { Stage } from '../practice/schema'
-import { asStrictAs, judgeLoad, NOT_ASKED, type Caps } from '../screening/caps'
+import { closes, NOT_ASKED, type Caps } from '../screening/caps'
 import { waitsForScreening, type Decision } from './decide'
 import { withPredecessors } from './ladder'
 import { mayBePlanned, type OfferTap } from './offers'
@@ -21,8 +21,7 @@ export type Reach = {
  * is not recorded.
  */
 function isOpen(stage: Stage, limits: Caps = NOT_ASKED): boolean {
-  const closed = asStrictAs(judgeLoad(stage.load, limits).verdict, 'left-out')
-  return !closed && (limits.answered || !waitsForScreening(stage.load))
+  return !closes(limits, stage.load) && (limits.answered || !waitsForScreening(stage.load))
 }
 
 /**

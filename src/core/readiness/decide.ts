@@ -2,7 +2,7 @@ import type { Day } from '../day'
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
 import type { Family, Gate, Stage } from '../practice/schema'
-import { asStrictAs, judgeLoad, withoutRule, type Caps, type Limit, type Verdict } from '../screening/caps'
+import { closes, judgeLoad, withoutRule, type Caps, type Limit, type Verdict } from '../screening/caps'
 import { insteadOf, type Instead } from '../screening/instead'
 import { foldEvidence, type Evidence } from './evidence'
 import { isCleanWork } from './favourable'
@@ -120,7 +120,9 @@ export function openStages(
   asOf: Day,
 ): ReadonlySet<string> {
   const case_ = openCase(practice, family, evidence, limits, asOf)
-  const open = new Set([...case_.credited].filter((id) => !isClosed(findById(practice.stages, id), limits)))
+  const open = new Set(
+    [...case_.credited].filter((id) => !closes(limits, findById(practice.stages, id).load)),
+  )
   for (const stage of case_.ladder.stages) {
     if (open.has(stage.id) || !afterSatisfied(stage, case_.credited)) continue
     if ((!case_.back || isFoot(stage)) && judge(case_, stage).outcome === 'offer') open.add(stage.id)
@@ -224,7 +226,7 @@ function judge(case_: Case, stage: Stage): Judgement {
 
   const open = outcomeOf(results)
   const limited = limitReason(practice, stage, limits)
-  const closed = limited !== null && asStrictAs(limited.verdict, 'left-out')
+  const closed = closes(limits, stage.load)
   const holds = holdingBack(case_, stage)
   const outcome = closed ? 'not-now' : open === 'offer' && holds.length > 0 ? 'once-more' : open
   return {
@@ -262,10 +264,6 @@ function outcomeOf(results: readonly GateResult[]): Outcome {
   return 'build'
 }
 
-function isClosed(stage: Stage, limits: Caps): boolean {
-  return asStrictAs(judgeLoad(stage.load, limits).verdict, 'left-out')
-}
-
 function limitReason(
   practice: Library,
   stage: Stage,
@@ -273,7 +271,7 @@ function limitReason(
 ): Extract<Reason, { code: 'limited' }> | null {
   const { verdict, because } = judgeLoad(stage.load, limits)
   if (verdict === 'open') return null
-  const instead = asStrictAs(verdict, 'left-out') ? insteadOf(practice, stage, limits) : null
+  const instead = closes(limits, stage.load) ? insteadOf(practice, stage, limits) : null
   return { code: 'limited', verdict, because: because.map(withoutRule), instead }
 }
 

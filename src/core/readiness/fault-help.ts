@@ -2,7 +2,8 @@ import { daysBetween, type Day } from '../day'
 import type { Library } from '../practice/library'
 import { findById } from '../practice/find'
 import type { Fault, Gate, ReadinessCheck } from '../practice/schema'
-import type { Caps } from '../screening/caps'
+import { closes, type Limits } from '../screening/caps'
+import { closesSetup } from '../screening/setup-limits'
 import type { CheckIn } from '../screening/tonight'
 import { checksOf, COVERS_FROM, SHOWS_AS, type Capability, type Cause } from './capabilities'
 import { EVIDENCE_WINDOW_DAYS, resultsOf, weakerValue, type Evidence } from './evidence'
@@ -42,7 +43,7 @@ export type FaultHelp = {
 export type HelpFor = {
   /** Already folded. */
   readonly evidence: Evidence
-  readonly caps: Pick<Caps, 'caps'>
+  readonly caps: Limits
   readonly checkIn: CheckIn | null
   /** Gates of what this person works towards and of everything beneath it. */
   readonly asked: readonly Gate[]
@@ -71,18 +72,12 @@ export function helpWith(practice: Library, faultId: string, who: HelpFor): Faul
       return { cause, because, score: said + PLACE_WORTH * (fault.causes.length - i) }
     })
     .toSorted((a, b) => b.score - a.score)
-  const allowed = fault.drills.filter((id) => {
-    const { load } = findById(practice.drills, id)
-    return !who.caps.caps.some(
-      (c) => (c.action === 'stop' || c.action === 'avoid') && (load[c.tag] ?? 0) >= c.level,
-    )
-  })
   return {
     faultId,
     causes,
     cue: fault.cue,
-    setupId: fault.setups[0] ?? null,
-    drillId: allowed[0] ?? null,
+    setupId: fault.setups.find((id) => !closesSetup(practice, who.caps, id)) ?? null,
+    drillId: fault.drills.find((id) => !closes(who.caps, findById(practice.drills, id).load)) ?? null,
     then: fault.then,
   }
 }

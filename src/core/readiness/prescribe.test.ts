@@ -65,6 +65,9 @@ describe('prescription', () => {
           for (const d of drills) {
             const drill = findById(practice.drills, d.drillId)
             expect(drill.props.every((p) => p === 'strap')).toBe(true)
+            // Told another way than by the engine: no stop and no leaving out at or beneath the drill's load.
+            for (const { action, tag, level } of caps.caps)
+              if (action === 'stop' || action === 'avoid') expect(drill.load[tag] ?? 0).toBeLessThan(level)
             expect(d.covers.every((c) => covers(practice, drill, c))).toBe(true)
           }
         },

@@ -1,7 +1,7 @@
 import type { Library } from '../practice/library'
 import { findById } from '../practice/find'
 import type { Drill } from '../practice/schema'
-import type { Caps } from '../screening/caps'
+import { closes, type Limits } from '../screening/caps'
 import { checksOf, COVERS_FROM, type Capability } from './capabilities'
 import type { GateResult } from './gate'
 import type { SideGap } from './sides'
@@ -29,7 +29,7 @@ export type Deficits = {
 
 type Given = {
   readonly minutes: number
-  readonly caps: Pick<Caps, 'caps'>
+  readonly caps: Limits
   /** Kinds of props at hand; a drill that needs another is not taken. */
   readonly props?: ReadonlySet<string>
   /** Drills done last time: taken only where nothing else covers. */
@@ -119,10 +119,7 @@ function inOrder(practice: Library, taken: readonly Prescribed[]): Prescribed[] 
 }
 
 function isAllowed(drill: Drill, { caps, props }: Given): boolean {
-  const closed = caps.caps.some(
-    (c) => (c.action === 'stop' || c.action === 'avoid') && (drill.load[c.tag] ?? 0) >= c.level,
-  )
-  return !closed && (props === undefined || drill.props.every((p) => props.has(p)))
+  return !closes(caps, drill.load) && (props === undefined || drill.props.every((p) => props.has(p)))
 }
 
 function shareOf({ gate, value }: GateResult): number {

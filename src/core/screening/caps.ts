@@ -32,6 +32,9 @@ export function withoutRule({ ruleId: _rule, ...limit }: Cap): Limit {
   return limit
 }
 
+/** Limits, with the rules they come from or as a brief keeps them without. */
+export type Limits<L extends Limit = Limit> = { readonly caps: readonly L[] }
+
 export type Caps = {
   readonly caps: readonly Cap[]
   /** Whether every core question has a valid answer. */
@@ -147,16 +150,16 @@ const VERDICT: Readonly<Record<CautionAction, Verdict>> = {
   watch: 'watch',
 }
 
-export type LoadVerdict = {
+export type LoadVerdict<L extends Limit = Cap> = {
   readonly verdict: Verdict
-  /** The caps that act here, strictest first. */
-  readonly because: readonly Cap[]
+  /** The limits that act here, strictest first. */
+  readonly because: readonly L[]
   /** The shortest time that any of them allows. */
   readonly mostSeconds: number | null
 }
 
 /** What the limits say of a load: every cap whose tag the load carries at its level or above. */
-export function judgeLoad(load: Load, { caps }: Pick<Caps, 'caps'>): LoadVerdict {
+export function judgeLoad<L extends Limit>(load: Load, { caps }: Limits<L>): LoadVerdict<L> {
   const because = caps
     .filter(({ tag, level }) => (load[tag] ?? 0) >= level)
     .toSorted((a, b) => ORDER.indexOf(VERDICT[b.action]) - ORDER.indexOf(VERDICT[a.action]))
@@ -167,6 +170,16 @@ export function judgeLoad(load: Load, { caps }: Pick<Caps, 'caps'>): LoadVerdict
     because,
     mostSeconds: limits.length > 0 ? Math.min(...limits) : null,
   }
+}
+
+/** Whether a Stop bars a load: only a recorded clearance opens it, no reason of the teacher's. */
+export function bars(limits: Limits, load: Load): boolean {
+  return judgeLoad(load, limits).verdict === 'barred'
+}
+
+/** Whether limits close a load: barred or left out. The one place that says so. */
+export function closes(limits: Limits, load: Load): boolean {
+  return asStrictAs(judgeLoad(load, limits).verdict, 'left-out')
 }
 
 /** Whether a verdict is at least as strict as another. */

@@ -1,6 +1,6 @@
 import type { Library } from '../practice/library'
 import type { Family, Stage } from '../practice/schema'
-import { judgeLoad, type Caps } from './caps'
+import { closes, type Limits } from './caps'
 
 /** The same purpose for somebody whom limits keep from a stage. */
 export type Instead = {
@@ -28,11 +28,10 @@ const KIN: Readonly<Record<Family, readonly Family[]>> = {
 export function insteadOf(
   practice: Library,
   stage: Stage,
-  caps: Pick<Caps, 'caps'>,
+  caps: Limits,
   also: (stage: Stage) => boolean = () => true,
 ): Instead | null {
-  const open = (s: Stage): boolean =>
-    ['open', 'watch', 'changed'].includes(judgeLoad(s.load, caps).verdict) && also(s)
+  const open = (s: Stage): boolean => !closes(caps, s.load) && also(s)
   const named = stage.ifNot.flatMap((id) => practice.stages.filter((s) => s.id === id)).find(open)
   if (named) return { stageId: named.id, from: 'if-not' }
   const family = practice.stages.filter((s) => s.family === stage.family)

@@ -1,11 +1,12 @@
 import 'server-only'
-import type { Brief, BriefPerson } from '@/core/classes/brief'
+import type { Brief } from '@/core/classes/brief'
 import { versionsOf, type Plan, type PlanBlock, type Version } from '@/core/classes/plan'
 import { estimateBody } from '@/core/body/estimate'
 import { formatDay, nextWeekday, type Day } from '@/core/day'
 import { validatePlan } from '@/core/planning/check/validate'
 import { findById } from '@/core/practice/find'
 import type { Library } from '@/core/practice/library'
+import { bars } from '@/core/screening/caps'
 import { solveSetup } from '@/core/setups/catalogue'
 import { formatClock } from '@/core/units'
 import { count, length } from '@/core/words/number'
@@ -222,7 +223,7 @@ function versionView(version: Version, view: View): VersionView {
   const stage = version.stageId === null ? null : findById(practice.stages, version.stageId)
   const person = view.brief?.people.find((p) => p.studentId === version.studentId)
   const open = new Set(person?.families[CLASS_FAMILY]?.open)
-  const closed = new Set(person ? barredStages(practice, person) : [])
+  const limits = { caps: person?.limits ?? [] }
   const { change, ...rest } = version
   return {
     ...rest,
@@ -233,20 +234,13 @@ function versionView(version: Version, view: View): VersionView {
     numbers: handNumbers(version, view),
     // What a Stop bars is no choice at all.
     choices: practice.stages
-      .filter((s) => s.family === CLASS_FAMILY && !closed.has(s.id))
+      .filter((s) => s.family === CLASS_FAMILY && !bars(limits, s.load))
       .map((s) => ({
         id: s.id,
         label: `${s.name} (${s.id})${open.has(s.id) ? '' : ' · above what is recorded'}`,
         allowed: open.has(s.id),
       })),
   }
-}
-
-function barredStages(practice: Library, { limits }: BriefPerson): string[] {
-  const stops = limits.filter((limit) => limit.action === 'stop')
-  return practice.stages
-    .filter((s) => stops.some(({ tag, level }) => (s.load[tag] ?? 0) >= level))
-    .map((s) => s.id)
 }
 
 function itemLine(practice: Library, { id, seconds }: { id: string; seconds: number }): string {

@@ -1,0 +1,45 @@
+import { shippedPractice } from '../practice/library'
+import { limited } from '@/testing/briefs'
+import { helpWith } from '../readiness/fault-help'
+import { evidence, TODAY } from '@/testing/evidence'
+import { NO_LIMITS, type Limits } from './caps'
+import { closesSetup, insteadOfSetup } from './setup-limits'
+
+const practice = shippedPractice()
+/** Whether every stage of a setup carries a load at which one of these limits stops or leaves out. */
+const shut = ({ caps }: Limits, setupId: string): boolean => {
+  const stages = practice.stages.filter((s) => s.setups.includes(setupId))
+  const hit = (load: Partial<Record<string, number>>): boolean =>
+    caps.some((c) => ['stop', 'avoid'].includes(c.action) && (load[c.tag] ?? 0) >= c.level)
+  return stages.length > 0 && stages.every((s) => hit(s.load))
+}
+const everyLimit = practice.cautions.map((c) => limited(...c.conditions))
+
+it('a setup is closed where all that it is put up for is, and what stands in for it is open', () => {
+  let closed = 0
+  for (const limits of everyLimit)
+    for (const { id } of practice.setups) {
+      expect([id, closesSetup(practice, limits, id)]).toEqual([id, shut(limits, id)])
+      const instead = insteadOfSetup(practice, limits, id)
+      expect(instead !== undefined).toBe(shut(limits, id))
+      if (!instead) continue
+      closed += 1
+      for (const { action, tag, level } of limits.caps)
+        if (action === 'stop' || action === 'avoid') expect(instead.load[tag] ?? 0).toBeLessThan(level)
+    }
+  expect(closed).toBeGreaterThan(50)
+  expect(practice.setups.filter((s) => closesSetup(practice, NO_LIMITS, s.id))).toEqual([])
+})
+
+it('help with a fault names no setup and no drill that limits close', () => {
+  let named = 0
+  for (const caps of everyLimit)
+    for (const { id } of practice.faults) {
+      const who = { evidence: evidence(), caps, checkIn: null, asked: [], asOf: TODAY }
+      const { setupId } = helpWith(practice, id, who)
+      if (setupId === null) continue
+      named += 1
+      expect([id, setupId, shut(caps, setupId)]).toEqual([id, setupId, false])
+    }
+  expect(named).toBeGreaterThan(0)
+})
