@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { anyBrief, brief, limited, person, planOf } from '@/testing/briefs'
 import { shippedPractice } from '../practice/library'
 import { FAMILIES, LOAD_TAGS } from '../practice/schema'
-import { judgeLoad, NO_LIMITS, type Cap } from '../screening/caps'
+import { judgeLoad, NO_LIMITS, type Cap, type Caps } from '../screening/caps'
+import { apartIn } from './apart'
 import { changeOn } from './change'
 import { foldRun, runSchema, type ClassEvent } from './run'
 import { readBrief, readPlan } from './upgrade'
@@ -87,6 +88,37 @@ describe('a brief’s reach', () => {
         for (const family of FAMILIES) expect(heavy).not.toContain(families[family]?.instead?.stageId)
       }),
     )
+  })
+  it('warm-ups: whoever a drill of it is closed to does another that is open, or rests', () => {
+    const conditions = [...new Set(practice.cautions.flatMap((c) => c.conditions))]
+    const hits = (limits: Pick<Caps, 'caps'>, id: string): boolean => {
+      const load: Partial<Record<string, number>> = practice.drills.find((d) => d.id === id)?.load ?? {}
+      return limits.caps.some((c) => /stop|avoid/.test(c.action) && (load[c.tag] ?? 0) >= c.level)
+    }
+    let apart = 0
+    fc.assert(
+      fc.property(fc.subarray(conditions, { maxLength: 3 }), (set) => {
+        const limits = limited(...set)
+        for (const block of [...practice.warmups, ...practice.counterposes]) {
+          const [found] = apartIn(practice, { people: [person(1, { limits })] }, block)
+          expect([block.id, found !== undefined]).toEqual([
+            block.id,
+            block.drills.some((d) => hits(limits, d)),
+          ])
+          if (!found) continue
+          apart += 1
+          const open = block.drills.filter((d) => !hits(limits, d))
+          expect(found.drillId).toBe(open[0] ?? null)
+        }
+      }),
+    )
+    expect(apart).toBeGreaterThan(50)
+    const [asked] = apartIn(
+      practice,
+      { people: [person(1)] },
+      practice.warmups.find((w) => w.id === 'WU-fall')!,
+    )
+    expect(asked?.drillId).toBe('DR-vertical-bounce')
   })
   it('a limit’s numbers are those of the practice: stiff wrists 20 s on a wedge, a heart half the repetitions', () => {
     const wrist = changeOn({ load: { WB: 2 } }, limited('WRI-stiff'))

@@ -113,6 +113,7 @@ describe('the greedy plan', () => {
     expect(blockOf(planOf(strict), 'waves').sets).toBe(2)
     expect(validatePlan(practice, strict, plan)).toContainEqual({
       code: 'too-many-attempts',
+      studentId: 'p1',
       turns,
       most: 2,
     })
@@ -128,6 +129,7 @@ describe('the greedy plan', () => {
     const free = planOf({ ...b, people: [person(1), person(2), person(3)] })
     expect(validatePlan(practice, b, free)).toContainEqual({
       code: 'too-many-attempts',
+      studentId: 'p1',
       turns: blockOf(free, 'waves').sets,
       most: 1,
     })

@@ -5,8 +5,8 @@ import { versionsOf, type Plan, type PlanBlock, type Version } from '../classes/
 import { findById } from '../practice/find'
 import type { Library } from '../practice/library'
 import type { Family } from '../practice/schema'
-import { waitsForScreening } from '../readiness/decide'
-import { bars, closes } from '../screening/caps'
+import { isOpenTo } from '../readiness/allowed'
+import { bars } from '../screening/caps'
 import { versionNow } from './versions'
 
 /**
@@ -36,9 +36,9 @@ export function asItHolds(practice: Library, plan: Plan, brief: Brief, family: F
 function isClosed(practice: Library, person: BriefPerson, { stageId, override }: Version): boolean {
   if (stageId === null) return false
   const { load } = findById(practice.stages, stageId)
-  const limits = { caps: person.limits }
+  const limits = { caps: person.limits, answered: person.answered }
   if (bars(limits, load)) return true
   // A reason given by the teacher stands against everything but a Stop.
   if (override !== null) return false
-  return closes(limits, load) || (!person.answered && waitsForScreening(load))
+  return !isOpenTo(limits, load)
 }

@@ -1,6 +1,6 @@
 import type { Library } from '../practice/library'
-import type { Stage } from '../practice/schema'
-import { closes, NOT_ASKED, type Caps } from '../screening/caps'
+import type { Load, Stage } from '../practice/schema'
+import { closes, NOT_ASKED, type Caps, type Limits } from '../screening/caps'
 import { waitsForScreening, type Decision } from './decide'
 import { withPredecessors } from './ladder'
 import { mayBePlanned, type OfferTap } from './offers'
@@ -17,11 +17,11 @@ export type Reach = {
 }
 
 /**
- * Nothing that limits close is done, and nothing that leaves the floor or goes fully upside down while the health screen
- * is not recorded.
+ * Whether somebody may do what carries a load: nothing that limits close, and nothing that leaves the floor or goes fully
+ * upside down while the health screen is not recorded.
  */
-function isOpen(stage: Stage, limits: Caps = NOT_ASKED): boolean {
-  return !closes(limits, stage.load) && (limits.answered || !waitsForScreening(stage.load))
+export function isOpenTo(limits: Limits & Pick<Caps, 'answered'>, load: Load): boolean {
+  return !closes(limits, load) && (limits.answered || !waitsForScreening(load))
 }
 
 /**
@@ -29,7 +29,7 @@ function isOpen(stage: Stage, limits: Caps = NOT_ASKED): boolean {
  * teacher goes above what is recorded. Never above the decision otherwise.
  */
 export function allowedStages(practice: Library, reach: Reach): Stage[] {
-  const { standingId, targetId, outcome, limits, looked = null } = reach
+  const { standingId, targetId, outcome, limits = NOT_ASKED, looked = null } = reach
   const open = new Set<string>()
   if (outcome === 'step-back') {
     if (targetId) for (const id of withPredecessors(practice.stages, targetId)) open.add(id)
@@ -41,5 +41,5 @@ export function allowedStages(practice: Library, reach: Reach): Stage[] {
       outcome === 'offer' || outcome === 'once-more' || standingId === null || answer === 'override'
     if (target && next && mayBePlanned(target, answer)) open.add(target.id)
   }
-  return practice.stages.filter((stage) => open.has(stage.id) && isOpen(stage, limits))
+  return practice.stages.filter((stage) => open.has(stage.id) && isOpenTo(limits, stage.load))
 }

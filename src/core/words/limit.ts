@@ -1,6 +1,6 @@
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
-import type { LoadTag } from '../practice/schema'
+import type { LoadTag, Stage } from '../practice/schema'
 import type { Cap, Limit, Verdict } from '../screening/caps'
 import type { Instead } from '../screening/instead'
 
@@ -37,6 +37,12 @@ const SAYS: Readonly<Record<Verdict, string>> = {
 /** A verdict's word. */
 export function verdictWord(verdict: Verdict): string {
   return SAYS[verdict]
+}
+
+/** What somebody does in place of a setup that is closed to them; it never says why. */
+export function describeClosedSetup(name: string, instead: Pick<Stage, 'id' | 'name'> | null): string {
+  const stage = instead ? `${instead.name} (${instead.id})` : 'rest, watch or help'
+  return `Not for ${name} now. Instead: ${stage}.`
 }
 
 /** A limit on a stage, what would lift it and what to do instead; it never says why. */

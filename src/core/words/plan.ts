@@ -1,4 +1,5 @@
 import type { PlanRefusal } from '../planning/greedy'
+import type { Apart } from '../classes/apart'
 import type { Change } from '../classes/change'
 import type { PlanBlock, PlanWarning } from '../classes/plan'
 import type { Violation } from '../planning/check/violation'
@@ -39,6 +40,21 @@ export function describeChange(change: Change | null): string {
   ].join(' ')
 }
 
+/** Who does something else while the class does a warm-up or counterpose, one line a drill; it never says why. */
+export function describeApart(
+  practice: Library,
+  apart: readonly Apart[],
+  nameOf: (studentId: string) => string,
+): string[] {
+  return [...new Set(apart.map((a) => a.drillId))].map((drillId) => {
+    const names = apart.filter((a) => a.drillId === drillId).map((a) => nameOf(a.studentId))
+    const who = new Intl.ListFormat('en-GB').format(names)
+    return drillId === null
+      ? `${who}: rest meanwhile.`
+      : `${who}: ${findById(practice.drills, drillId).name} instead.`
+  })
+}
+
 /** Where nothing at all is open to somebody: they belong to the class all the same. */
 export const NOTHING_OPEN = 'Rest on your side, breathe with the group; watching counts.'
 
@@ -70,7 +86,7 @@ export function describeViolation(
     case 'blocks-overlap':
       return 'Two blocks overlap.'
     case 'too-many-attempts':
-      return `${violation.turns} turns at the wall; ${violation.most} attempts is the most here.`
+      return `${nameOf(violation.studentId)}: ${count(violation.turns, 'turn')} at the wall; ${count(violation.most, 'attempt')} at most.`
     case 'bay-shared':
       return `Two people share bay ${violation.bay}.`
     case 'bay-missing':

@@ -94,6 +94,39 @@ describe('a check-in', () => {
   })
 })
 
+describe('what is closed tonight', () => {
+  it('is closed on the bench and on the printed card, with what to do instead, also on a private screen', async () => {
+    const { benchDetails, cardData } = await import('../setups/queries')
+    const maud = idOf('Maud Ferrier')
+    for (const hidden of [false, true]) {
+      const ctx = await screen({ hidden })
+      const details = benchDetails(ctx, maud)
+      const closed = Object.entries(details?.bySetup ?? {}).filter(([, limit]) => limit.closed)
+      expect(closed.length).toBeGreaterThan(0)
+      for (const [setup, limit] of closed) {
+        expect(limit.text).toMatch(/^Not for Maud now\. Instead: /)
+        expect(details?.next).not.toContain(setup)
+        expect(cardData(ctx, { setup, student: maud })?.limit).toEqual(limit)
+      }
+    }
+  })
+  it('is named in the warm-up of plan and Teach, by somebody’s name and what they do meanwhile', async () => {
+    const id = await makeClass(DAY, [
+      idOf('Odile Marchetti-Voss'),
+      idOf('Ines Calder'),
+      idOf('Greta Sommerby'),
+    ])
+    const ctx = await screen()
+    const inPlan =
+      app.planQueries.planView(ctx, id)?.blocks.flatMap((b) => b.items.flatMap((i) => i.apart)) ?? []
+    expect(inPlan.join(' ')).toMatch(
+      /Odile Marchetti-Voss: .* instead\.|Odile Marchetti-Voss: rest meanwhile\./,
+    )
+    const inTeach = Object.values(app.teach.teachData(ctx, id)?.apart ?? {}).flat()
+    expect(inTeach).toEqual(expect.arrayContaining(inPlan))
+  })
+})
+
 describe('limits that change how something is done', () => {
   it('reach brief, plan, sheet and Teach with their seconds, share and words', async () => {
     const ines = idOf('Ines Calder')

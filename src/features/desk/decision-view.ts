@@ -7,7 +7,8 @@ import { describeGate, describeReason, stageName } from '@/core/words/reason'
 export type DecisionView = {
   outcome: Decision['outcome']
   standing: string | null
-  target: { id: string; name: string; setupId: string } | null
+  /** Without a setup where limits close what comes next. */
+  target: { id: string; name: string; setupId: string | null } | null
   reasons: string[]
   missing: string[]
   wouldChange: string | null
@@ -34,7 +35,11 @@ export function viewDecision(
     outcome: decision.outcome,
     standing: decision.standing ? stageName(practice, decision.standing.stageId) : null,
     target: target
-      ? { id: target.id, name: `${target.name} (${target.id})`, setupId: target.setups[0] ?? '' }
+      ? {
+          id: target.id,
+          name: `${target.name} (${target.id})`,
+          setupId: decision.outcome === 'not-now' ? null : (target.setups[0] ?? null),
+        }
       : null,
     reasons,
     missing,

@@ -1,6 +1,9 @@
 import 'server-only'
-import { judgeLoad, type Cap, type Caps, type Verdict } from '@/core/screening/caps'
-import { describeLoadFrom, verdictWord } from '@/core/words/limit'
+import { changeOn } from '@/core/classes/change'
+import { closes, judgeLoad, type Cap, type Caps, type Verdict } from '@/core/screening/caps'
+import { insteadOfSetup, stagesOf } from '@/core/screening/setup-limits'
+import { describeClosedSetup, describeLoadFrom, verdictWord } from '@/core/words/limit'
+import { describeChange } from '@/core/words/plan'
 import type { Context } from '../context'
 import type { Judge } from './judge'
 
@@ -28,6 +31,25 @@ export function closedTonight({ privacy }: Context, judge: Judge, id: string): s
   const standing = closedIn(judge.limits(id))
   const fresh = closedIn(judge.tonight(id)).filter((word) => !standing.includes(word))
   return [...new Set([...fresh, ...standing])]
+}
+
+/** What limits do to a setup for somebody: it is closed, with what instead, or changed; an empty text where nothing. */
+export type SetupLimit = { readonly closed: boolean; readonly text: string }
+export const UNLIMITED: SetupLimit = { closed: false, text: '' }
+
+/** How a setup stands for somebody tonight. On a private screen what is closed is still said, without a word of why. */
+export function setupTonight(
+  { practice, privacy }: Context,
+  judge: Judge,
+  { id, name }: { readonly id: string; readonly name: string },
+  setupId: string,
+): SetupLimit {
+  const limits = judge.tonight(id)
+  const instead = insteadOfSetup(practice, limits, setupId)
+  if (instead !== undefined)
+    return { closed: true, text: describeClosedSetup(name.split(' ')[0] ?? name, instead) }
+  const open = stagesOf(practice, setupId).find((stage) => !closes(limits, stage.load))
+  return open && !privacy.hidden ? { closed: false, text: describeChange(changeOn(open, limits)) } : UNLIMITED
 }
 
 /** Limits by strictness, one line each. */

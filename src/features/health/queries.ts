@@ -3,7 +3,7 @@ import { formatDay } from '@/core/day'
 import type { Library } from '@/core/practice/library'
 import { FAMILIES, LOAD_TAGS, type Family } from '@/core/practice/schema'
 import { conditionsOf, isHealth } from '@/core/screening/answers'
-import { asStrictAs, judgeLoad, type Caps } from '@/core/screening/caps'
+import { closes, judgeLoad, type Caps } from '@/core/screening/caps'
 import { insteadOf } from '@/core/screening/instead'
 import { DAILY_WORD } from '@/core/words/daily'
 import { describeLimit, describeLoadFrom, verdictWord } from '@/core/words/limit'
@@ -116,9 +116,7 @@ const GIVEN = {
 } as const
 
 function closedIn(practice: Library, family: Family, caps: Caps): { stage: string; text: string }[] {
-  const stage = practice.stages.find(
-    (s) => s.family === family && asStrictAs(judgeLoad(s.load, caps).verdict, 'left-out'),
-  )
+  const stage = practice.stages.find((s) => s.family === family && closes(caps, s.load))
   if (!stage) return []
   const { verdict, because } = judgeLoad(stage.load, caps)
   const text = describeLimit({ verdict, because, instead: insteadOf(practice, stage, caps) }, practice)

@@ -1,17 +1,18 @@
 import 'server-only'
+import { apartIn } from '@/core/classes/apart'
 import type { Brief } from '@/core/classes/brief'
 import { versionsOf, type Plan, type PlanBlock, type Version } from '@/core/classes/plan'
 import { estimateBody } from '@/core/body/estimate'
 import { formatDay, nextWeekday, type Day } from '@/core/day'
 import { validatePlan } from '@/core/planning/check/validate'
 import { findById } from '@/core/practice/find'
-import type { Library } from '@/core/practice/library'
 import { bars } from '@/core/screening/caps'
 import { solveSetup } from '@/core/setups/catalogue'
 import { formatClock } from '@/core/units'
 import { count, length } from '@/core/words/number'
 import {
   BLOCK_TITLE,
+  describeApart,
   describeChange,
   describePlanWarning,
   describeViolation,
@@ -108,7 +109,8 @@ export type BlockView = {
   title: string
   at: string
   minutes: string
-  items: string[]
+  /** What everybody does, and who does something else meanwhile. */
+  items: { line: string; apart: string[] }[]
   versions: VersionView[]
   lanes: { label: string; cue: string; people: string[] }[]
   dose: string
@@ -175,7 +177,7 @@ function blockView(block: PlanBlock, view: View): BlockView {
   const { practice } = view.ctx
   const { nameOf } = view.people
   const versions = versionsOf(block).map((v) => versionView(v, view))
-  const items = 'items' in block ? block.items.map((item) => itemLine(practice, item)) : []
+  const items = 'items' in block ? block.items.map((item) => itemView(item, view)) : []
   const turns =
     block.kind === 'waves'
       ? block.turns.map((turn) => ({
@@ -243,9 +245,15 @@ function versionView(version: Version, view: View): VersionView {
   }
 }
 
-function itemLine(practice: Library, { id, seconds }: { id: string; seconds: number }): string {
+function itemView(
+  { id, seconds }: { id: string; seconds: number },
+  { ctx: { practice }, brief, people }: View,
+): BlockView['items'][number] {
   const block = findById([...practice.warmups, ...practice.counterposes], id)
-  return `${block.name}, ${formatClock(seconds)}: ${block.do}`
+  return {
+    line: `${block.name}, ${formatClock(seconds)}: ${block.do}`,
+    apart: brief ? describeApart(practice, apartIn(practice, brief, block), people.nameOf) : [],
+  }
 }
 
 function doseLine(block: PlanBlock): string {

@@ -19,6 +19,8 @@ import { spansOfStudent } from '../body'
 import type { Context } from '../context'
 import { CLASS_FAMILY, decisionsFor, judgeOfClass } from '../desk/class-file'
 import { BOARD } from '../desk/families'
+import type { Judge } from '../desk/judge'
+import { closedTonight } from '../desk/limit-words'
 
 /** Minutes that a round of checks may take before class begins. */
 const ROUND_MINUTES = 8
@@ -48,6 +50,8 @@ export type RoundPerson = {
   first: string
   /** What one of their fists, hands and feet measures, cm. */
   spans: Spans
+  /** What they leave out tonight, in words; empty on a private screen. */
+  limits: string[]
   /** What was recorded today already, by check. */
   today: Record<string, string>
 }
@@ -85,7 +89,7 @@ export function roundData(ctx: Context, classId: string): RoundData | null {
     bundles: practice.bundles
       .map((b) => ({ id: b.id, name: b.name, checks: b.checks.filter((c) => asked.includes(c)) }))
       .filter((b) => b.checks.length > 0),
-    people: people.map((p) => personOf(ctx, p)),
+    people: people.map((p) => personOf(ctx, judge, p)),
     checks: asked.map((id) => checkOf(practice, findById(practice.checks, id), worth, likely, people)),
     observers: [
       ...new Set([ctx.studio.teacher, ...listAssistants(scope).map((a) => a.name)].filter((n) => n !== '')),
@@ -98,13 +102,15 @@ function thatCounts({ family, standing }: Decision): boolean {
   return family === CLASS_FAMILY || standing !== null
 }
 
-function personOf({ scope, practice, clock, studio }: Context, student: StudentRecord): RoundPerson {
+function personOf(ctx: Context, judge: Judge, student: StudentRecord): RoundPerson {
+  const { scope, practice, clock, studio } = ctx
   const { id, name } = student
   return {
     id,
     name,
     first: firstName(name),
     spans: spansOfStudent(student),
+    limits: closedTonight(ctx, judge, id),
     today: Object.fromEntries(
       foldFacts(observationsOn(scope, id, clock.today), clock.today)
         .filter((o) => !o.withdrawn)

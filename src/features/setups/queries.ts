@@ -15,7 +15,7 @@ import { findStudent, listStudents } from '@/db/students'
 import type { Context } from '../context'
 import { standings } from '../desk/standing'
 import { judgeOf } from '../desk/judge'
-import { closedTonight } from '../desk/limit-words'
+import { closedTonight, setupTonight, UNLIMITED, type SetupLimit } from '../desk/limit-words'
 
 /** A body to measure: of everybody, so that any two can be compared. */
 export type BenchBody = {
@@ -30,6 +30,8 @@ export type BenchBody = {
 export type BenchDetails = {
   /** What is barred or left out tonight, in words; empty where hidden, null until it is known. */
   readonly limits: readonly string[] | null
+  /** By setup, what is closed to them tonight, with what instead, or done otherwise; the others are missing. */
+  readonly bySetup: Readonly<Record<string, SetupLimit>>
   /** Setups of what comes next, the nearest family first. */
   readonly next: readonly string[]
   readonly saved: readonly {
@@ -88,12 +90,21 @@ export function benchData(ctx: Context, studentId: string | undefined): BenchDat
 /** What is asked of one person once they are picked; null where they are gone. */
 export function benchDetails(ctx: Context, id: string): BenchDetails | null {
   const { scope, practice } = ctx
-  if (!findStudent(scope, id)) return null
+  const student = findStudent(scope, id)
+  if (!student) return null
+  const judge = judgeOf(ctx)
   const now = standings(ctx, [id]).get(id)
   const targets = (now?.decisions ?? []).flatMap(({ targetId }) => (targetId === null ? [] : [targetId]))
+  const bySetup = Object.fromEntries(
+    SETUPS.map((setup) => [setup.id, setupTonight(ctx, judge, student, setup.id)] as const).filter(
+      ([, { text }]) => text !== '',
+    ),
+  )
+  const next = [...new Set(targets.flatMap((target) => findById(practice.stages, target).setups))]
   return {
-    limits: closedTonight(ctx, judgeOf(ctx), id),
-    next: [...new Set(targets.flatMap((target) => findById(practice.stages, target).setups))],
+    limits: closedTonight(ctx, judge, id),
+    bySetup,
+    next: next.filter((setupId) => bySetup[setupId]?.closed !== true),
     saved: savedSetupsOf(scope, id).map((s) => ({
       ...{ id: s.id, setupId: s.setupId, options: s.options },
       day: formatDay(s.day),
@@ -140,6 +151,8 @@ export type CardData = {
   readonly body: BodyInput
   readonly options: Readonly<Record<string, number>>
   readonly stock: Stock
+  /** What that person's limits do to it; nothing for a body without a name. */
+  readonly limit: SetupLimit
 }
 
 const asksFor = z.object({
@@ -162,7 +175,8 @@ const asksFor = z.object({
 })
 
 /** A setup as a link names it; null where the link is broken or the person has no height. */
-export function cardData({ scope, practice, studio }: Context, asked: unknown): CardData | null {
+export function cardData(ctx: Context, asked: unknown): CardData | null {
+  const { scope, practice, studio } = ctx
   const parsed = asksFor.safeParse(asked)
   if (!parsed.success || !SETUPS.some((s) => s.id === parsed.data.setup)) return null
   const student = parsed.data.student === undefined ? null : findStudent(scope, parsed.data.student)
@@ -175,5 +189,6 @@ export function cardData({ scope, practice, studio }: Context, asked: unknown): 
     body: calibrated({ statureCm, measured: student?.measured }, weighings),
     options: parsed.data.with ?? {},
     stock: studio.stock,
+    limit: student ? setupTonight(ctx, judgeOf(ctx), student, parsed.data.setup) : UNLIMITED,
   }
 }

@@ -1,5 +1,6 @@
 import 'server-only'
 import { addDays, formatDay, type Day } from '@/core/day'
+import { apartIn } from '@/core/classes/apart'
 import type { Version } from '@/core/classes/plan'
 import type { TimedPlan } from '@/core/teaching/class-run'
 import { versionsOf } from '@/core/classes/plan'
@@ -8,7 +9,7 @@ import { findById } from '@/core/practice/find'
 import { foldEvidence, type Attempt, type Evidence } from '@/core/readiness/evidence'
 import { leavesFloor } from '@/core/readiness/gate'
 import { likelyFaults } from '@/core/readiness/likely-faults'
-import { BLOCK_TITLE, describeChange, NOTHING_OPEN } from '@/core/words/plan'
+import { BLOCK_TITLE, describeApart, describeChange, NOTHING_OPEN } from '@/core/words/plan'
 import { faultName } from '@/core/words/reason'
 import { classLines, eventsOf, findClass } from '@/db/classes'
 import { decisionsOf } from '@/db/decisions'
@@ -55,6 +56,8 @@ export type TeachData = {
   recorded: Recorded[]
   /** Warm-ups and counterposes by id. */
   warm: Record<string, string>
+  /** Who does something else during one of them, in words, by its id. */
+  apart: Record<string, string[]>
 }
 
 /** Everything the floor screen needs, in one read: the plan as it holds tonight. */
@@ -69,6 +72,7 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
   const versions = (kind: 'skill' | 'waves'): readonly Version[] =>
     plan.blocks.flatMap((b) => (b.kind === kind ? versionsOf(b) : []))
   const wall = versions('waves')
+  const together = [...practice.warmups, ...practice.counterposes]
   const attempts = foldEvidence(
     { observations: [], attempts: attemptsOfClass(scope, classId), placements: [] },
     '9999-12-31',
@@ -94,8 +98,12 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
       ...{ id, studentId, stageId, outcome, level },
       faults: [...faults],
     })),
-    warm: Object.fromEntries(
-      [...practice.warmups, ...practice.counterposes].map((b) => [b.id, `${b.name}: ${b.do}`]),
+    warm: Object.fromEntries(together.map((b) => [b.id, `${b.name}: ${b.do}`])),
+    apart: Object.fromEntries(
+      together.map((b) => [
+        b.id,
+        file.brief ? describeApart(practice, apartIn(practice, file.brief, b), nameOf) : [],
+      ]),
     ),
   }
 }

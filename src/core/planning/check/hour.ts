@@ -39,8 +39,7 @@ export function bayUse(plan: Plan, bays: number): Violation[] {
 
 /** A turn at the wall is an attempt: nobody takes more than their own cap, or than a limit leaves of it. */
 export function turnsKept({ people }: Brief, plan: Plan): Violation[] {
-  const found = new Map<string, Violation>()
-  for (const person of people) {
+  return people.flatMap((person): Violation[] => {
     let turns = 0
     let share = 1
     for (const block of plan.blocks) {
@@ -52,10 +51,8 @@ export function turnsKept({ people }: Brief, plan: Plan): Violation[] {
           share = Math.min(share, limit.change?.share ?? 1)
     }
     const most = Math.floor(person.mostAttempts * share)
-    // One of each kind is enough to say.
-    if (turns > most) found.set(`${turns} ${most}`, { code: 'too-many-attempts', turns, most })
-  }
-  return [...found.values()]
+    return turns > most ? [{ code: 'too-many-attempts', studentId: person.studentId, turns, most }] : []
+  })
 }
 
 /** Everyone on the list has something to do. */

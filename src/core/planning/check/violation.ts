@@ -24,6 +24,11 @@ export type Violation =
   | { readonly code: 'load-without-warm-up'; readonly stageId: string; readonly warmupId: string }
   | { readonly code: 'load-without-counterpose'; readonly stageId: string; readonly counterposeId: string }
   | { readonly code: 'left-out'; readonly studentId: string }
-  | { readonly code: 'too-many-attempts'; readonly turns: number; readonly most: number }
+  | {
+      readonly code: 'too-many-attempts'
+      readonly studentId: string
+      readonly turns: number
+      readonly most: number
+    }
   /** More side by side than one teacher can watch, and the plan does not say so. */
   | { readonly code: 'unwatched'; readonly versions: number; readonly most: number }

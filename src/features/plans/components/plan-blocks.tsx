@@ -16,6 +16,7 @@ import {
 } from '@mantine/core'
 import type { BlockView } from '../queries'
 import { VersionPicker } from './version-picker'
+import { Apart } from '@/ui/apart'
 
 /** The class as a timeline of blocks, versions as lanes, waves as turns. */
 export function PlanBlocks({
@@ -44,8 +45,11 @@ export function PlanBlocks({
             </Group>
             {block.items.length > 0 ? (
               <List mt="xs" listStyleType="disc">
-                {block.items.map((item) => (
-                  <ListItem key={item}>{item}</ListItem>
+                {block.items.map(({ line, apart }) => (
+                  <ListItem key={line}>
+                    {line}
+                    <Apart lines={apart} />
+                  </ListItem>
                 ))}
               </List>
             ) : null}

@@ -1,11 +1,13 @@
-import type { PlanView } from '../queries'
+import type { PlanView, VersionView } from '../queries'
 import { PrintButton } from '@/ui/print-button'
+import { Apart } from '@/ui/apart'
 import classes from './sheet.module.css'
 
 /** The class on one page, to pin beside the wall: what happens when, who does what, who is up, room for a result. */
 export function Sheet({ plan }: { plan: PlanView }) {
   const people = plan.blocks.find((block) => block.kind === 'skill')?.versions ?? []
   const wall = plan.blocks.find((block) => block.kind === 'waves')
+  const atWall = (id: string): VersionView | undefined => wall?.versions.find((v) => v.studentId === id)
   return (
     <article className={classes.sheet}>
       <header className={classes.head}>
@@ -28,8 +30,11 @@ export function Sheet({ plan }: { plan: PlanView }) {
                   <td>
                     <strong>{block.title}</strong> {block.minutes}
                     {block.dose === '' ? '' : `, ${block.dose}`}
-                    {block.items.map((item) => (
-                      <div key={item}>{item}</div>
+                    {block.items.map(({ line, apart }) => (
+                      <div key={line}>
+                        {line}
+                        <Apart lines={apart} />
+                      </div>
                     ))}
                   </td>
                 </tr>
@@ -81,11 +86,11 @@ export function Sheet({ plan }: { plan: PlanView }) {
               <tr key={person.studentId}>
                 <th scope="row">{person.name}</th>
                 <td>{person.stage}</td>
-                <td>{wall?.versions.find((v) => v.studentId === person.studentId)?.stage ?? ''}</td>
+                <td>{atWall(person.studentId)?.stage ?? ''}</td>
                 <td>{person.numbers}</td>
                 <td>
                   {person.cue}
-                  {person.changed === '' ? null : <strong> {person.changed}</strong>}
+                  <strong> {changesOf(person, atWall(person.studentId))}</strong>
                 </td>
                 <td className={classes.blank} />
               </tr>
@@ -99,4 +104,9 @@ export function Sheet({ plan }: { plan: PlanView }) {
       </footer>
     </article>
   )
+}
+
+/** How limits change what somebody does, in either part, each once. */
+function changesOf(...parts: (VersionView | undefined)[]): string {
+  return [...new Set(parts.flatMap((v) => (v && v.changed !== '' ? [v.changed] : [])))].join(' ')
 }

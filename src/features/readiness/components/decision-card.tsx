@@ -49,7 +49,7 @@ export function DecisionCard({
             ))}
           </List>
         </div>
-        {target ? (
+        {target?.setupId ? (
           <TextLink href={`/setups?student=${studentId}&setup=${target.setupId}`}>
             Measure the setup for this
           </TextLink>

@@ -41,6 +41,11 @@ export function RoundLane(props: Props) {
           watched by {watcher}
         </Text>
       </div>
+      {person.limits.length > 0 ? (
+        <Text size="sm" fw={600}>
+          Leaves out {person.limits.join(', ')}.
+        </Text>
+      ) : null}
       {result ? (
         <Recorded {...props} result={result} />
       ) : isHold ? (

@@ -28,6 +28,7 @@ type Props = {
 
 /** Where things go, in the order it is done, and everything that stands beside a setup. */
 export function BenchNumbers({ solution, person, wording }: Pick<Props, 'solution' | 'person' | 'wording'>) {
+  const limit = person?.bySetup[solution.id]
   return (
     <Stack gap="lg">
       {solution.warnings.map((warning) => (
@@ -38,6 +39,9 @@ export function BenchNumbers({ solution, person, wording }: Pick<Props, 'solutio
           styles={{ title: { color: 'var(--warn-ink)' } }}
         />
       ))}
+      {limit ? (
+        <Alert color="clay" title={limit.text} styles={{ title: { color: 'var(--warn-ink)' } }} />
+      ) : null}
       {person?.limits === null ? (
         <Text role="status">Looking up what is closed to {person.name}.</Text>
       ) : null}

@@ -38,8 +38,9 @@ export function MeasurePanel({ person, input, body, setupIds, labelOf, stock, wo
           Worth a tape
         </Title>
         <Text c="dimmed" mb="xs">
-          For {setupIds.map(labelOf).join(', ')}. The length that would move something most comes first; the
-          rest can stay estimates.
+          {setupIds.length === 0
+            ? 'What stands on the bench is closed to them: pick what they do instead.'
+            : `For ${setupIds.map(labelOf).join(', ')}. The length that would move something most comes first; the rest can stay estimates.`}
         </Text>
         {worth.length === 0 ? (
           <Text>

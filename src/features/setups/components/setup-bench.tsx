@@ -44,6 +44,12 @@ const PANELS = [
   { value: 'weigh', label: 'Weigh' },
 ]
 
+/** What a person is measured for: what comes next for them, or what stands on the bench unless it is closed to them. */
+function worthPuttingUp(person: BenchPerson | undefined, setupId: string): readonly string[] {
+  if (person && person.next.length > 0) return person.next
+  return person?.bySetup[setupId]?.closed === true ? [] : [setupId]
+}
+
 /** Pick a body and a setup, move the handles, read where the hands go. */
 export function SetupBench({
   people,
@@ -173,7 +179,7 @@ export function SetupBench({
           person={person}
           input={input}
           body={shown.body}
-          setupIds={person && person.next.length > 0 ? person.next : [setupId]}
+          setupIds={worthPuttingUp(person, setupId)}
           labelOf={labelOf}
           stock={stock}
           wording={wording}

@@ -12,7 +12,7 @@ import { PlacementTable } from './bench-numbers'
 import { solveForScreen } from './bench-state'
 
 /** One setup for one body on one page: drawing, distances, steps, the way out. */
-export function SetupCard({ facts, name, body, options, stock }: CardData) {
+export function SetupCard({ facts, name, body, options, stock, limit }: CardData) {
   const wording = useWording()
   const { solution, refusal } = solveForScreen(body, facts.id, options, stock, wording)
   return (
@@ -20,8 +20,9 @@ export function SetupCard({ facts, name, body, options, stock }: CardData) {
       <PageHead title={facts.label} lead={name}>
         <PrintButton />
       </PageHead>
+      {limit.text === '' ? null : <Text fw={600}>{limit.text}</Text>}
       {refusal === null ? null : <Text role="alert">{refusal}</Text>}
-      {solution ? (
+      {solution && !limit.closed ? (
         <Grid gap="lg">
           <GridCol span={{ base: 12, sm: 7 }}>
             <SceneView scene={solution.scene} wording={wording} label={describeScene(solution, wording)} />

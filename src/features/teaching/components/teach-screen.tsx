@@ -10,6 +10,7 @@ import type { TeachData, TeachPerson } from '../queries'
 import { PersonStrip } from './person-strip'
 import { useClassRun } from './use-class-run'
 import { useElapsed } from './use-elapsed'
+import { Apart } from '@/ui/apart'
 
 /** One timer, whose turn it is, and a tap for what came of it. */
 export function TeachScreen({ data }: { data: TeachData }) {
@@ -86,13 +87,7 @@ export function TeachScreen({ data }: { data: TeachData }) {
         </Text>
       ) : null}
       {block?.kind === 'warm-up' || block?.kind === 'counterpose' ? (
-        <List size="lg" spacing="xs">
-          {block.items.map((item) => (
-            <List.Item key={item.id}>
-              {formatClock(item.seconds)} · {data.warm[item.id]}
-            </List.Item>
-          ))}
-        </List>
+        <Together items={block.items} data={data} />
       ) : null}
       {block?.kind === 'skill'
         ? people.map((person) => (
@@ -157,4 +152,24 @@ function cleanMark(person: TeachPerson, where: 'skill' | 'wall') {
     faults: [],
     endedBy: null,
   }
+}
+
+/** What everybody does, and who does something else meanwhile. */
+function Together({
+  items,
+  data,
+}: {
+  items: readonly { readonly id: string; readonly seconds: number }[]
+  data: Pick<TeachData, 'warm' | 'apart'>
+}) {
+  return (
+    <List size="lg" spacing="xs">
+      {items.map((item) => (
+        <List.Item key={item.id}>
+          {formatClock(item.seconds)} · {data.warm[item.id]}
+          <Apart lines={data.apart[item.id] ?? []} />
+        </List.Item>
+      ))}
+    </List>
+  )
 }
