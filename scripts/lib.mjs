@@ -134,7 +134,7 @@ function sourceHash() {
     .flatMap(filesBelow)
   return hashFiles([
     ...files.sort(),
-    ...['next.config.ts', 'package-lock.json', 'postcss.config.mjs'].map((f) => path.join(ROOT, f)),
+    ...['next.config.ts', 'package-lock.json'].map((f) => path.join(ROOT, f)),
   ])
 }
 

@@ -45,7 +45,7 @@ const NEAREST: readonly Decision['outcome'][] = [
 ]
 
 /** Rows before the rest is a page of its own. */
-const ROWS_A_PAGE = 40
+const ROWS_A_PAGE = 25
 
 /** Everybody in all six families, nearest to a next step first. `page` counts from 1. */
 export function board(ctx: Context, page = 1): BoardData {
@@ -62,11 +62,13 @@ export function board(ctx: Context, page = 1): BoardData {
   const ranked = people
     .map((person) => ({ ...person, rank: nearness(person.decisions.map(markOf)) }))
     .sort((a, b) => a.rank - b.rank)
+  // Offers go with their people: who has one stands nearest, so the first page has them first.
+  const shown = ranked.slice((page - 1) * ROWS_A_PAGE, page * ROWS_A_PAGE)
   return {
     families: BOARD.map((id) => ({ id, name: FAMILY_NAMES[id] })),
     page,
     pages: Math.max(1, Math.ceil(ranked.length / ROWS_A_PAGE)),
-    rows: ranked.slice((page - 1) * ROWS_A_PAGE, page * ROWS_A_PAGE).map(({ id, name, decisions }) => ({
+    rows: shown.map(({ id, name, decisions }) => ({
       id,
       name,
       cells: decisions.map((decision) => ({
@@ -76,7 +78,7 @@ export function board(ctx: Context, page = 1): BoardData {
       })),
       summary: summaryOfNearest(ctx, decisions),
     })),
-    offers: offersIn(ctx, people),
+    offers: offersIn(ctx, shown),
   }
 }
 

@@ -1,3 +1,6 @@
+'use client'
+
+// Drawn from its data on both sides: the drawn table would travel a second time as a tree.
 import {
   Table,
   TableScrollContainer,
