@@ -55,10 +55,10 @@ beforeAll(async () => {
   value(await incidents.saveIncident(report))
   const { addScreening } = await import('@/db/health')
   const { scope, health, practice } = await screen()
-  const heart = practice.intake.find((q) => q.options.some((o) => o.sets.includes('HEART')))
-  const options = heart?.options.filter((o) => o.sets.includes('HEART')).map((o) => o.id) ?? []
+  const pressure = practice.intake.find((q) => q.options.some((o) => o.sets.includes('BPH-open')))
+  const options = pressure?.options.filter((o) => o.sets.includes('BPH-open')).map((o) => o.id) ?? []
   const yes = {
-    question: heart?.id ?? '',
+    question: pressure?.id ?? '',
     choice: 'yes' as const,
     options,
     day: DAY,

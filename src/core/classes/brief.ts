@@ -16,6 +16,7 @@ const limitSchema = z.strictObject({
   change: z.strictObject({ words: z.string(), share: z.number() }).nullable(),
   needsClearance: z.boolean(),
   until: z.literal('key').optional(),
+  refer: z.enum(['urgent', 'prompt', 'home']).optional(),
 })
 
 /** What stands where a stage, or a whole family, is closed to somebody. */

@@ -1,7 +1,7 @@
 import type { Library } from '../practice/library'
 import type { Family, Stage } from '../practice/schema'
 import { allowedStages } from '../readiness/allowed'
-import type { Decision } from '../readiness/decide'
+import { waitsForScreening, type Decision } from '../readiness/decide'
 import type { OfferTap } from '../readiness/offers'
 import { insteadOf } from '../screening/instead'
 import { withoutRule, type Caps } from '../screening/caps'
@@ -42,11 +42,10 @@ function openFoot(practice: Library, foot: Stage, limits: Caps): Stage[] {
   return allowedStages(practice, reach).filter((stage) => stage.id === foot.id)
 }
 
-/** In place of what is closed: open, and never more of a fall than one limb free, nor weight on the head (ruling 17). */
+/** In place of what is closed; whoever is not asked about health yet waits for what the screen opens. */
 function standIn(practice: Library, closed: Stage, limits: Caps): string | null {
-  const gentle = ({ load: { FR = 0, HB = 0, HBH = 0 } }: Stage): boolean =>
-    FR <= 1 && HB === 0 && (limits.answered || HBH <= 2)
-  return insteadOf(practice, closed, limits, gentle)?.stageId ?? null
+  const also = ({ load }: Stage): boolean => limits.answered || !waitsForScreening(load)
+  return insteadOf(practice, closed, limits, { also })?.stageId ?? null
 }
 
 /** Somebody as a brief holds them. */

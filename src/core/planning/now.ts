@@ -5,8 +5,8 @@ import { versionsOf, type Plan, type PlanBlock, type Version } from '../classes/
 import { findById } from '../practice/find'
 import type { Library } from '../practice/library'
 import type { Family } from '../practice/schema'
-import { isOpenTo } from '../readiness/allowed'
-import { bars } from '../screening/caps'
+import { isOpenStage } from '../readiness/allowed'
+import { barsStage } from '../screening/stage-limits'
 import { versionNow } from './versions'
 
 /**
@@ -35,10 +35,10 @@ export function asItHolds(practice: Library, plan: Plan, brief: Brief, family: F
 
 function isClosed(practice: Library, person: BriefPerson, { stageId, override }: Version): boolean {
   if (stageId === null) return false
-  const { load } = findById(practice.stages, stageId)
+  const stage = findById(practice.stages, stageId)
   const limits = { caps: person.limits, answered: person.answered }
-  if (bars(limits, load)) return true
+  if (barsStage(practice, limits, stage)) return true
   // A reason given by the teacher stands against everything but a Stop.
   if (override !== null) return false
-  return !isOpenTo(limits, load)
+  return !isOpenStage(practice, limits, stage)
 }

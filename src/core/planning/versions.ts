@@ -6,7 +6,7 @@ import { changeOn } from '../classes/change'
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
 import type { Family, Stage } from '../practice/schema'
-import { bars } from '../screening/caps'
+import { barsStage } from '../screening/stage-limits'
 
 const NO_PROPS: PropCount = { straps: 0, blocks: 0 }
 
@@ -58,7 +58,7 @@ function choiceFor(practice: Library, brief: Brief, person: BriefPerson, family:
   const lock = brief.locks.find((l) => l.part === part && l.studentId === person.studentId)
   // A Stop is nobody's to override: a lock on a barred stage is not followed.
   const locked = lock && findById(practice.stages, lock.stageId)
-  if (locked && !bars({ caps: person.limits }, locked.load))
+  if (locked && !barsStage(practice, { caps: person.limits }, locked))
     return { wanted: locked, spare: null, lock: lock.reason }
   const open = (reach?.open ?? []).map((id) => findById(practice.stages, id))
   const instead = reach?.instead?.stageId ?? null

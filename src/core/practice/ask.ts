@@ -1,4 +1,4 @@
-import { answersTo } from '../readiness/ladder'
+import { answersTo } from './after'
 import type { PracticeBlock, Stage } from './schema'
 
 /** Whether a stage calls for a warm-up or counterpose: by the level of a load it carries, or by name. */

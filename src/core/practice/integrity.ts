@@ -1,4 +1,4 @@
-import { answersTo } from '../readiness/ladder'
+import { answersTo, enoughOf, namesIn } from './after'
 import type { Library } from './library'
 import { RUNGS, type Gate, type Stage } from './schema'
 
@@ -65,7 +65,7 @@ function idsResolve(p: Library): Found[] {
   ): Found[] => names.filter((name) => !known?.(name)).map((name) => ({ at, detail: `${name} is nowhere` }))
   return [
     ...p.stages.flatMap((s) => [
-      ...dangling(s.id, [...s.after.all, ...s.after.any, ...s.ifNot, ...s.fadeTo], isStage),
+      ...dangling(s.id, [...namesIn(s.after), ...s.ifNot, ...s.fadeTo], isStage),
       ...dangling(s.id, s.setups, setup),
       ...dangling(s.id, s.faults, fault),
       ...dangling(s.id, s.exits, exit),
@@ -135,7 +135,7 @@ function misfit(gate: Gate, check: Library['checks'][number]): string | null {
 }
 
 function predecessors(p: Library, stage: Stage): Stage[] {
-  const names = [...stage.after.all, ...stage.after.any]
+  const names = namesIn(stage.after)
   return p.stages.filter((s) => names.some((name) => answersTo(s.id, name)))
 }
 
@@ -161,7 +161,7 @@ function ladderReachable(p: Library): Found[] {
   const reached = new Set<string>()
   const open = (stage: Stage): boolean => {
     const has = (name: string): boolean => [...reached].some((id) => answersTo(id, name))
-    return stage.after.all.every(has) && (stage.after.any.length === 0 || stage.after.any.some(has))
+    return enoughOf(stage.after, has)
   }
   for (let grew = true; grew;) {
     const before = reached.size

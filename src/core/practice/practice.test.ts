@@ -13,7 +13,7 @@ const COUNTS = {
   counterposes: 19,
   exits: 17,
   assists: 12,
-  cautions: 80,
+  cautions: 89,
   intake: 35,
   approaches: 46,
   presets: 5,

@@ -73,10 +73,12 @@ const DoseSchema = z.strictObject({
   cap: RangedSchema.optional(),
 })
 
-/** `all` and `any` hold stage ids, or a rung number such as FS-10, which any of its branches satisfies. */
+/** Stage ids, or a rung number such as FS-10, which any of its branches satisfies; of each group at least so many. */
 const AfterSchema = z.strictObject({
   all: z.array(z.string()).default([]),
-  any: z.array(z.string()).default([]),
+  some: z
+    .array(z.strictObject({ least: z.number().int().positive().default(1), of: z.array(z.string()).min(2) }))
+    .default([]),
 })
 
 export const StageSchema = z.strictObject({
@@ -84,7 +86,7 @@ export const StageSchema = z.strictObject({
   name: z.string().max(60),
   sanskrit: z.string().max(60).optional(),
   rung: z.enum(RUNGS),
-  after: AfterSchema.default({ all: [], any: [] }),
+  after: AfterSchema.default({ all: [], some: [] }),
   setups: z.array(z.string()).min(1),
   do: sentence,
   lookFor: sentence,
@@ -229,6 +231,8 @@ export const CautionSchema = z.strictObject({
   recheck: z.enum(['class', 'days', 'until-cleared']),
   recheckDays: z.number().positive().optional(),
   instead: sentence,
+  /** An alarm: somebody is sent for care, or home, instead of to another shape (ruling 17). */
+  refer: z.enum(['urgent', 'prompt', 'home']).optional(),
 })
 export type Caution = z.infer<typeof CautionSchema>
 export const IntakeSchema = z.strictObject({

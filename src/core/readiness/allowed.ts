@@ -1,6 +1,7 @@
 import type { Library } from '../practice/library'
 import type { Load, Stage } from '../practice/schema'
 import { closes, NOT_ASKED, type Caps, type Limits } from '../screening/caps'
+import { closesStage } from '../screening/stage-limits'
 import { waitsForScreening, type Decision } from './decide'
 import { withPredecessors } from './ladder'
 import { mayBePlanned, type OfferTap } from './offers'
@@ -17,9 +18,18 @@ export type Reach = {
 }
 
 /**
- * Whether somebody may do what carries a load: nothing that limits close, and nothing that leaves the floor or goes fully
+ * Whether somebody may do a stage: nothing that limits close, and nothing that leaves the floor or goes fully
  * upside down while the health screen is not recorded.
  */
+export function isOpenStage(
+  practice: Library,
+  limits: Limits & Pick<Caps, 'answered'>,
+  stage: Stage,
+): boolean {
+  return !closesStage(practice, limits, stage) && isOpenTo(limits, stage.load)
+}
+
+/** The same of any load, such as a drill's. */
 export function isOpenTo(limits: Limits & Pick<Caps, 'answered'>, load: Load): boolean {
   return !closes(limits, load) && (limits.answered || !waitsForScreening(load))
 }
@@ -41,5 +51,5 @@ export function allowedStages(practice: Library, reach: Reach): Stage[] {
       outcome === 'offer' || outcome === 'once-more' || standingId === null || answer === 'override'
     if (target && next && mayBePlanned(target, answer)) open.add(target.id)
   }
-  return practice.stages.filter((stage) => open.has(stage.id) && isOpenTo(limits, stage.load))
+  return practice.stages.filter((stage) => open.has(stage.id) && isOpenStage(practice, limits, stage))
 }

@@ -1,13 +1,15 @@
 import type { Day } from '../day'
+import { afterSatisfied, comesAfter } from '../practice/after'
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
 import type { Family, Gate, Stage } from '../practice/schema'
-import { closes, judgeLoad, withoutRule, type Caps, type Limit, type Verdict } from '../screening/caps'
+import { withoutRule, type Caps, type Limit, type Verdict } from '../screening/caps'
+import { closesStage, judgeStage } from '../screening/stage-limits'
 import { insteadOf, type Instead } from '../screening/instead'
 import { foldEvidence, type Evidence } from './evidence'
 import { isCleanWork } from './favourable'
 import { evaluateGate, type GateResult } from './gate'
-import { afterSatisfied, ladderOf, stepsBelow, successorsOf, type Ladder } from './ladder'
+import { ladderOf, stepsBelow, successorsOf, type Ladder } from './ladder'
 import { painAfterWork, setbacksOf, type PainAfterWork, type Setback } from './setback'
 import { footingOf, type Base, type Layoff, type Standing } from './standing'
 
@@ -121,7 +123,7 @@ export function openStages(
 ): ReadonlySet<string> {
   const case_ = openCase(practice, family, evidence, limits, asOf)
   const open = new Set(
-    [...case_.credited].filter((id) => !closes(limits, findById(practice.stages, id).load)),
+    [...case_.credited].filter((id) => !closesStage(practice, limits, findById(practice.stages, id))),
   )
   for (const stage of case_.ladder.stages) {
     if (open.has(stage.id) || !afterSatisfied(stage, case_.credited)) continue
@@ -189,10 +191,6 @@ function candidates({ ladder, standing, credited }: Case, hidden: ReadonlySet<st
   return open.filter((stage) => stage.family === 'AD' || successorsOf(stages, stage.id).length > 0)
 }
 
-function comesAfter(stage: Stage): boolean {
-  return stage.after.all.length + stage.after.any.length > 0
-}
-
 /** The foot of a ladder that asks for nothing. */
 function isFoot(stage: Stage): boolean {
   return stage.gates.length === 0 && !comesAfter(stage)
@@ -225,8 +223,8 @@ function judge(case_: Case, stage: Stage): Judgement {
   if (gates.length === 0) reasons.push({ code: 'no-gates' })
 
   const open = outcomeOf(results)
-  const limited = limitReason(practice, stage, limits)
-  const closed = closes(limits, stage.load)
+  const limited = limitReason(case_, stage)
+  const closed = closesStage(practice, limits, stage)
   const holds = holdingBack(case_, stage)
   const outcome = closed ? 'not-now' : open === 'offer' && holds.length > 0 ? 'once-more' : open
   return {
@@ -265,28 +263,33 @@ function outcomeOf(results: readonly GateResult[]): Outcome {
 }
 
 function limitReason(
-  practice: Library,
+  { practice, limits, credited }: Case,
   stage: Stage,
-  limits: Caps,
 ): Extract<Reason, { code: 'limited' }> | null {
-  const { verdict, because } = judgeLoad(stage.load, limits)
+  const { verdict, because } = judgeStage(practice, stage, limits)
   if (verdict === 'open') return null
-  const instead = closes(limits, stage.load) ? insteadOf(practice, stage, limits) : null
+  const closed = closesStage(practice, limits, stage)
+  const instead = closed ? insteadOf(practice, stage, limits, { held: credited }) : null
   return { code: 'limited', verdict, because: because.map(withoutRule), instead }
 }
 
-/** Full inversions and anything that leaves the floor wait for a recorded health screen. */
-export function waitsForScreening({ HBH = 0, FR = 0 }: Stage['load']): boolean {
-  return HBH >= 3 || FR >= 2
+/** Full inversions, anything that leaves the floor, and weight on head or neck wait for a health screen (rule UN1). */
+export function waitsForScreening({ HBH = 0, FR = 0, HB = 0, NF = 0 }: Stage['load']): boolean {
+  return HBH >= 3 || FR >= 2 || HB >= 2 || NF >= 2
 }
 
 /** What keeps a stage from being offered although every gate is met. */
 function holdingBack({ setbacks, standing, proven, limits }: Case, stage: Stage): Reason[] {
   // What is asked of nobody stays open to everybody.
   const holds: Reason[] = isFoot(stage) ? [] : setbacks.slice(0, 1)
-  const { HBH = 0, FR = 0, HB = 0 } = stage.load
+  const { HBH = 0, FR = 0, HB = 0, NF = 0 } = stage.load
   if (!limits.answered && waitsForScreening(stage.load)) {
-    const tags = [...(HBH >= 3 ? [`HBH${HBH}`] : []), ...(FR >= 2 ? [`FR${FR}`] : [])]
+    const tags = [
+      ...(HBH >= 3 ? [`HBH${HBH}`] : []),
+      ...(FR >= 2 ? [`FR${FR}`] : []),
+      ...(HB >= 2 ? [`HB${HB}`] : []),
+      ...(NF >= 2 ? [`NF${NF}`] : []),
+    ]
     holds.push({ code: 'screening-not-recorded', tags })
   }
   if (standing && (FR >= 3 || HB >= 3) && !afterSatisfied(stage, proven))

@@ -34,6 +34,8 @@ const REMIND_DAYS = 21
 export type Conditions = {
   /** Conditions that stand as of the day. */
   readonly set: ReadonlySet<string>
+  /** From which day each has been said without a break. */
+  readonly since: ReadonlyMap<string, Day>
   /** Questions without a valid answer. */
   readonly unknown: readonly string[]
   /** Answers that have run out, and those about to. */
@@ -47,6 +49,15 @@ export type Conditions = {
  */
 export function conditionsOf(practice: Library, screening: Screening, asOf: Day): Conditions {
   const set = new Set<string>()
+  const since = new Map<string, Day>()
+  const stands = (question: IntakeQuestion, answer: Answer): void => {
+    for (const condition of setBy(question, answer)) {
+      set.add(condition)
+      const day = saidSince(screening.answers, question, condition, asOf) ?? answer.day
+      // Two questions may set one condition: the later one is the news.
+      since.set(condition, [day, since.get(condition) ?? day].sort().at(-1) ?? day)
+    }
+  }
   const unknown: string[] = []
   const expired: string[] = []
   const soon: { question: string; until: Day }[] = []
@@ -58,12 +69,12 @@ export function conditionsOf(practice: Library, screening: Screening, asOf: Day)
     if (answer && until && until < asOf) {
       expired.push(question.id)
       // What was once a yes stays in force until somebody answers again: running out never opens anything.
-      if (answer.choice === 'yes') for (const condition of setBy(question, answer)) set.add(condition)
+      if (answer.choice === 'yes') stands(question, answer)
       unknown.push(question.id)
       continue
     }
     if (until && addDays(until, -REMIND_DAYS) <= asOf) soon.push({ question: question.id, until })
-    if (answer?.choice === 'yes') for (const condition of setBy(question, answer)) set.add(condition)
+    if (answer?.choice === 'yes') stands(question, answer)
     else if (answer?.choice === 'no' || (!answer && covered)) continue
     else unknown.push(question.id)
   }
@@ -71,7 +82,7 @@ export function conditionsOf(practice: Library, screening: Screening, asOf: Day)
   const core = unknown.filter((id) => practice.intake.some((q) => q.id === id && q.core))
   if (core.length > 0) set.add('UNKNOWN-core')
   if (unknown.length > core.length) set.add('UNKNOWN-other')
-  return { set, unknown, expired, soon }
+  return { set, since, unknown, expired, soon }
 }
 
 /** Periods, what is hard, hands-on help and the age band: asked with the health questions though no load hangs on them. */
@@ -86,6 +97,20 @@ function latest(answers: readonly Answer[], question: string, asOf: Day): Answer
   return answers
     .filter((a) => a.question === question && a.day <= asOf)
     .reduce<Answer | undefined>((best, a) => (best === undefined || a.day >= best.day ? a : best), undefined)
+}
+
+/** The first day from which every answer to a question has set a condition; null where the last one does not. */
+function saidSince(
+  answers: readonly Answer[],
+  question: IntakeQuestion,
+  condition: string,
+  asOf: Day,
+): Day | null {
+  const own = answers
+    .filter((a) => a.question === question.id && a.day <= asOf)
+    .toSorted((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0))
+  const says = (a: Answer): boolean => a.choice === 'yes' && setBy(question, a).includes(condition)
+  return own.slice(own.findLastIndex((a) => !says(a)) + 1).at(0)?.day ?? null
 }
 
 function setBy(question: IntakeQuestion, { options }: Answer): string[] {

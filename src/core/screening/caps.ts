@@ -18,6 +18,8 @@ export type Cap = {
   readonly instead: string
   /** How it is done under a limit that modifies, and which share of the repetitions is left; null for other limits. */
   readonly change: { readonly words: string; readonly share: number } | null
+  /** Set where somebody is sent for care, or home, instead of to another shape. */
+  readonly refer?: NonNullable<Caution['refer']>
   /** Lifted only by a recorded clearance for this tag. */
   readonly needsClearance: boolean
   /** Set while the health notes are there and do not open: their key alone ends it. */
@@ -67,20 +69,25 @@ export function capsOf(
   return capsFrom(practice, conditions, clearances, asOf)
 }
 
-/** Limits from conditions that stand, however they came about. */
+/**
+ * Limits from conditions that stand, however they came about. A clearance lifts only what was answered on or before its
+ * day (ruling 19); conditions without a day were there before any clearance.
+ */
 export function capsFrom(
   practice: Library,
-  conditions: Pick<Conditions, 'set' | 'unknown'>,
+  conditions: Pick<Conditions, 'set' | 'unknown'> & Partial<Pick<Conditions, 'since'>>,
   clearances: readonly Clearance[],
   asOf: Day,
 ): Caps {
   const caps = practice.cautions.flatMap((rule): Cap[] => {
     const fired = rule.conditions.filter((c) => conditions.set.has(c))
     if (fired.length === 0) return []
+    const since = fired.map((c) => conditions.since?.get(c) ?? '').reduce((a, b) => (a > b ? a : b))
+    const given = clearances.filter((c) => c.day >= since)
     return rule.tags
-      .filter(({ tag }) => rule.action !== 'stop' || !clearances.some((c) => lifts(c, tag, 3, fired, asOf)))
+      .filter(({ tag }) => rule.action !== 'stop' || !given.some((c) => lifts(c, tag, 3, fired, asOf)))
       .map(({ tag, level }) => capOf(rule, tag, level as Cap['level']))
-      .map((cap) => raised(cap, rule, fired, clearances, asOf))
+      .map((cap) => raised(cap, rule, fired, given, asOf))
   })
   const gentle = conditions.set.has('GENTLE')
     ? GENTLE.map(({ tag, level }): Cap => ({
@@ -113,6 +120,7 @@ function capOf(rule: Caution, tag: LoadTag, level: Cap['level']): Cap {
     instead: rule.instead,
     change: rule.change ?? null,
     needsClearance: rule.action === 'stop',
+    ...(rule.refer ? { refer: rule.refer } : {}),
   }
 }
 
@@ -158,10 +166,15 @@ export type LoadVerdict<L extends Limit = Cap> = {
   readonly mostSeconds: number | null
 }
 
+/** Urgent care, or home to rest: then there is no class work at all, however light. */
+function endsTheDay(refer: Limit['refer']): boolean {
+  return refer === 'urgent' || refer === 'home'
+}
+
 /** What the limits say of a load: every cap whose tag the load carries at its level or above. */
 export function judgeLoad<L extends Limit>(load: Load, { caps }: Limits<L>): LoadVerdict<L> {
   const because = caps
-    .filter(({ tag, level }) => (load[tag] ?? 0) >= level)
+    .filter(({ tag, level, refer }) => (load[tag] ?? 0) >= level || endsTheDay(refer))
     .toSorted((a, b) => ORDER.indexOf(VERDICT[b.action]) - ORDER.indexOf(VERDICT[a.action]))
   const [strictest] = because
   const limits = because.flatMap(({ mostSeconds }) => (mostSeconds === null ? [] : [mostSeconds]))
@@ -172,14 +185,14 @@ export function judgeLoad<L extends Limit>(load: Load, { caps }: Limits<L>): Loa
   }
 }
 
-/** Whether a Stop bars a load: only a recorded clearance opens it, no reason of the teacher's. */
-export function bars(limits: Limits, load: Load): boolean {
-  return judgeLoad(load, limits).verdict === 'barred'
-}
-
-/** Whether limits close a load: barred or left out. The one place that says so. */
+/** Whether limits close a load: barred or left out. A stage is asked about with `closesStage`, which looks below it. */
 export function closes(limits: Limits, load: Load): boolean {
   return asStrictAs(judgeLoad(load, limits).verdict, 'left-out')
+}
+
+/** Whether a verdict is stricter than another. */
+export function isStricter(a: Verdict, b: Verdict): boolean {
+  return ORDER.indexOf(a) > ORDER.indexOf(b)
 }
 
 /** Whether a verdict is at least as strict as another. */

@@ -6,6 +6,7 @@ import { ANSWER_DAYS, conditionsOf, isHealth, NO_SCREENING, type Answer, type Sc
 import { asStrictAs, capsFrom, capsOf, judgeLoad, type Verdict } from './caps'
 import { clearanceProblem, lifts, usualExpiry, type Clearance } from './clearance'
 import { insteadOf } from './instead'
+import { closesStage, judgeStage } from './stage-limits'
 import { tonightsCaps, together, type CheckIn } from './tonight'
 
 const practice = shippedPractice()
@@ -47,7 +48,8 @@ describe('every caution rule', () => {
       const { caps } = capsFrom(practice, { set: new Set([condition]), unknown: [] }, [], DAY)
       const own = { caps: caps.filter((c) => c.ruleId === rule.id) }
       for (const stage of practice.stages) {
-        const carries = rule.tags.some(({ tag, level }) => (stage.load[tag] ?? 0) >= level)
+        const ends = rule.refer === 'urgent' || rule.refer === 'home'
+        const carries = ends || rule.tags.some(({ tag, level }) => (stage.load[tag] ?? 0) >= level)
         expect([stage.id, judgeLoad(stage.load, own).verdict]).toEqual([
           stage.id,
           carries ? EXPECTED[rule.action] : 'open',
@@ -174,17 +176,21 @@ describe('laws over random profiles', () => {
     fc.assert(
       fc.property(anyScreening, fc.constantFrom(...practice.stages), (screening, stage) => {
         const caps = capsOf(practice, screening, [], DAY)
-        fc.pre(['barred', 'left-out'].includes(judgeLoad(stage.load, caps).verdict))
+        fc.pre(['barred', 'left-out'].includes(judgeStage(practice, stage, caps).verdict))
+        fc.pre(!caps.caps.some((c) => c.refer !== undefined))
         const instead = insteadOf(practice, stage, caps)
         if (instead === null) {
           // Only where rest is all that is left: a rule that stops every load.
           expect(
-            practice.stages.every((s) => ['barred', 'left-out'].includes(judgeLoad(s.load, caps).verdict)),
+            practice.stages.every((s) =>
+              ['barred', 'left-out'].includes(judgeStage(practice, s, caps).verdict),
+            ),
           ).toBe(true)
           return
         }
         const found = practice.stages.find((s) => s.id === instead.stageId)
         expect(['open', 'watch', 'changed']).toContain(judgeLoad(found?.load ?? {}, caps).verdict)
+        expect((found?.load.FR ?? 0) <= 1 && !found?.load.HB).toBe(true)
       }),
     )
   })

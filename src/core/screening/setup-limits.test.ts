@@ -6,12 +6,20 @@ import { NO_LIMITS, type Limits } from './caps'
 import { closesSetup, insteadOfSetup } from './setup-limits'
 
 const practice = shippedPractice()
-/** Whether every stage of a setup carries a load at which one of these limits stops or leaves out. */
+/** Whether every stage of a setup, or what has to come before it, carries a load at which a limit stops or leaves out. */
 const shut = ({ caps }: Limits, setupId: string): boolean => {
   const stages = practice.stages.filter((s) => s.setups.includes(setupId))
   const hit = (load: Partial<Record<string, number>>): boolean =>
-    caps.some((c) => ['stop', 'avoid'].includes(c.action) && (load[c.tag] ?? 0) >= c.level)
-  return stages.length > 0 && stages.every((s) => hit(s.load))
+    caps.some(
+      (c) =>
+        ['stop', 'avoid'].includes(c.action) &&
+        ((load[c.tag] ?? 0) >= c.level || /urgent|home/.test(c.refer ?? '')),
+    )
+  const closed = (name: string): boolean =>
+    practice.stages.filter((s) => s.id.startsWith(name)).every((s) => hit(s.load) || reached(s.after))
+  const reached = ({ all, some }: (typeof stages)[number]['after']): boolean =>
+    all.some(closed) || some.some((g) => g.of.filter(closed).length > g.of.length - g.least)
+  return stages.length > 0 && stages.every((s) => hit(s.load) || reached(s.after))
 }
 const everyLimit = practice.cautions.map((c) => limited(...c.conditions))
 
@@ -23,6 +31,7 @@ it('a setup is closed where all that it is put up for is, and what stands in for
       const instead = insteadOfSetup(practice, limits, id)
       expect(instead !== undefined).toBe(shut(limits, id))
       if (!instead) continue
+      expect([instead.load.FR ?? 0, instead.load.HB ?? 0].every((n, i) => n <= 1 - i)).toBe(true)
       closed += 1
       for (const { action, tag, level } of limits.caps)
         if (action === 'stop' || action === 'avoid') expect(instead.load[tag] ?? 0).toBeLessThan(level)

@@ -1,8 +1,9 @@
 import { findById } from '../practice/find'
 import type { Library } from '../practice/library'
 import type { Stage } from '../practice/schema'
-import { closes, type Limits } from './caps'
+import type { Limits } from './caps'
 import { insteadOf } from './instead'
+import { closesStage } from './stage-limits'
 
 /** Stages for which a setup is put up. */
 export function stagesOf(practice: Library, setupId: string): Stage[] {
@@ -12,7 +13,7 @@ export function stagesOf(practice: Library, setupId: string): Stage[] {
 /** Whether everything that a setup is put up for is closed; one that no stage names carries no load of its own. */
 export function closesSetup(practice: Library, limits: Limits, setupId: string): boolean {
   const stages = stagesOf(practice, setupId)
-  return stages.length > 0 && stages.every((stage) => closes(limits, stage.load))
+  return stages.length > 0 && stages.every((stage) => closesStage(practice, limits, stage))
 }
 
 /**

@@ -6,6 +6,7 @@ export const DAILY_WORD: Readonly<Record<string, string>> = {
   'D5:head': 'Headache or a sore eye',
   'D5:dizzy': 'Dizzy',
   'D5:reflux': 'Heartburn',
+  'D5:fever': 'Fever',
   'D6:slowed': 'Alcohol, or something that slows',
   'D8:changed': 'Something has changed',
   'D9:gentle': 'Gentler tonight, no reason',

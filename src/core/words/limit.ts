@@ -40,9 +40,19 @@ export function verdictWord(verdict: Verdict): string {
 }
 
 /** What somebody does in place of a setup that is closed to them; it never says why. */
-export function describeClosedSetup(name: string, instead: Pick<Stage, 'id' | 'name'> | null): string {
+export function describeClosedSetup(
+  name: string,
+  instead: Pick<Stage, 'id' | 'name'> | null,
+  referral: string | null = null,
+): string {
+  if (referral !== null) return `Not for ${name} now. ${referral}`
   const stage = instead ? `${instead.name} (${instead.id})` : 'rest, watch or help'
   return `Not for ${name} now. Instead: ${stage}.`
+}
+
+/** What an alarm asks for instead of another shape: the advice of its rule, which names no answer. */
+export function referralIn(limits: readonly Limit[]): string | null {
+  return limits.find(({ refer }) => refer !== undefined)?.instead ?? null
 }
 
 /** A limit on a stage, what would lift it and what to do instead; it never says why. */
@@ -53,7 +63,8 @@ export function describeLimit(
   const acting = because.filter((cap) => cap.action === because[0]?.action)
   const loads = [...new Set(acting.map(describeLoadFrom))].join(', ')
   const stage = instead ? findById(practice.stages, instead.stageId) : null
-  const offer = stage ? ` Instead: ${stage.name} (${stage.id}).` : ''
+  const referral = referralIn(because)
+  const offer = referral !== null ? ` ${referral}` : stage ? ` Instead: ${stage.name} (${stage.id}).` : ''
   const seconds = because.flatMap((c) => (c.mostSeconds === null ? [] : [c.mostSeconds]))
   switch (verdict) {
     case 'barred':

@@ -132,7 +132,7 @@ describe('limits that change how something is done', () => {
     const ines = idOf('Ines Calder')
     const id = await makeClass(NEXT_WEEK, [ines, idOf('Greta Sommerby'), idOf('Tomas Reyle')])
     const { scope, health, practice } = await screen()
-    const { addScreening } = await import('@/db/health')
+    const { addScreening, addClearance } = await import('@/db/health')
     const wrist = practice.intake.find((q) => q.options.some((o) => o.sets.includes('WRI-stiff')))
     const heart = practice.intake.find((q) => q.options.some((o) => o.sets.includes('HEART')))
     const yes = (q: typeof wrist, condition: string) => ({
@@ -142,6 +142,16 @@ describe('limits that change how something is done', () => {
     const answers = [yes(wrist, 'WRI-stiff'), yes(heart, 'HEART')]
     const said = { answers, nothingApplies: DAY, gentle: null }
     addScreening(scope, health.key!, { id: v7(), studentId: ines, day: DAY }, said)
+    // Cleared by letter: what stays is half the repetitions.
+    const tags = (['HBH', 'HB', 'NF', 'ST', 'FR'] as const).map((tag) => ({ tag, upTo: 3 }))
+    const letter = {
+      tags,
+      clinician: 'Dr Moss',
+      basis: 'letter-seen' as const,
+      day: DAY,
+      expires: '2026-12-01',
+    }
+    addClearance(scope, health.key!, { id: v7(), studentId: ines, day: DAY }, letter)
     const reach = personIn(await screen(), id, ines)?.families.FS
     const changes = Object.values(reach?.changed ?? {})
     expect(changes.length).toBeGreaterThan(0)

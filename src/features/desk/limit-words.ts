@@ -1,8 +1,9 @@
 import 'server-only'
 import { changeOn } from '@/core/classes/change'
-import { closes, judgeLoad, type Cap, type Caps, type Verdict } from '@/core/screening/caps'
+import { judgeLoad, type Cap, type Caps, type Verdict } from '@/core/screening/caps'
+import { closesStage } from '@/core/screening/stage-limits'
 import { insteadOfSetup, stagesOf } from '@/core/screening/setup-limits'
-import { describeClosedSetup, describeLoadFrom, verdictWord } from '@/core/words/limit'
+import { describeClosedSetup, describeLoadFrom, referralIn, verdictWord } from '@/core/words/limit'
 import { describeChange } from '@/core/words/plan'
 import type { Context } from '../context'
 import type { Judge } from './judge'
@@ -28,6 +29,10 @@ export function capLines({ caps }: Pick<Caps, 'caps'>): { verdict: Verdict; text
 /** What is barred or left out tonight, in words, each once, what only tonight adds first; nothing on a private screen. */
 export function closedTonight({ privacy }: Context, judge: Judge, id: string): string[] {
   if (privacy.hidden) return []
+  // An alarm or a fever leaves nothing to list: what to do first is all that counts.
+  const alarms = judge.tonight(id).caps.filter((c) => c.refer === 'urgent' || c.refer === 'home')
+  const referral = referralIn(alarms)
+  if (referral !== null) return [`everything tonight: ${referral}`]
   const standing = closedIn(judge.limits(id))
   const fresh = closedIn(judge.tonight(id)).filter((word) => !standing.includes(word))
   return [...new Set([...fresh, ...standing])]
@@ -47,18 +52,28 @@ export function setupTonight(
   const limits = judge.tonight(id)
   const instead = insteadOfSetup(practice, limits, setupId)
   if (instead !== undefined)
-    return { closed: true, text: describeClosedSetup(name.split(' ')[0] ?? name, instead) }
-  const open = stagesOf(practice, setupId).find((stage) => !closes(limits, stage.load))
+    return {
+      closed: true,
+      text: describeClosedSetup(
+        name.split(' ')[0] ?? name,
+        instead,
+        privacy.hidden ? null : referralIn(limits.caps),
+      ),
+    }
+  const open = stagesOf(practice, setupId).find((stage) => !closesStage(practice, limits, stage))
   return open && !privacy.hidden ? { closed: false, text: describeChange(changeOn(open, limits)) } : UNLIMITED
 }
 
 /** Limits by strictness, one line each. */
 export function limitLines(caps: Caps): { word: string; text: string }[] {
   const lines = capLines(caps)
-  return STRICT_FIRST.flatMap((verdict) => {
+  const referral = referralIn(caps.caps)
+  const first = referral === null ? [] : [{ word: 'First', text: referral }]
+  const rest = STRICT_FIRST.flatMap((verdict) => {
     const own = lines.filter((l) => l.verdict === verdict).map((l) => l.text)
     return own.length === 0 ? [] : [{ word: verdictWord(verdict), text: own.join(', ') }]
   })
+  return [...first, ...rest]
 }
 
 function closedIn({ caps }: Pick<Caps, 'caps'>): string[] {

@@ -3,8 +3,9 @@ import { formatDay } from '@/core/day'
 import type { Library } from '@/core/practice/library'
 import { FAMILIES, LOAD_TAGS, type Family } from '@/core/practice/schema'
 import { conditionsOf, isHealth } from '@/core/screening/answers'
-import { closes, judgeLoad, type Caps } from '@/core/screening/caps'
+import type { Caps } from '@/core/screening/caps'
 import { insteadOf } from '@/core/screening/instead'
+import { closesStage, judgeStage } from '@/core/screening/stage-limits'
 import { DAILY_WORD } from '@/core/words/daily'
 import { describeLimit, describeLoadFrom, verdictWord } from '@/core/words/limit'
 import { findClass } from '@/db/classes'
@@ -116,9 +117,9 @@ const GIVEN = {
 } as const
 
 function closedIn(practice: Library, family: Family, caps: Caps): { stage: string; text: string }[] {
-  const stage = practice.stages.find((s) => s.family === family && closes(caps, s.load))
+  const stage = practice.stages.find((s) => s.family === family && closesStage(practice, caps, s))
   if (!stage) return []
-  const { verdict, because } = judgeLoad(stage.load, caps)
+  const { verdict, because } = judgeStage(practice, stage, caps)
   const text = describeLimit({ verdict, because, instead: insteadOf(practice, stage, caps) }, practice)
   return [{ stage: `${stage.name} (${stage.id})`, text }]
 }
@@ -127,7 +128,7 @@ function stagesByVerdict(practice: Library, caps: Caps): { word: string; names: 
   return STRICT_FIRST.map((verdict) => ({
     word: verdictWord(verdict),
     names: practice.stages
-      .filter((s) => judgeLoad(s.load, caps).verdict === verdict)
+      .filter((s) => judgeStage(practice, s, caps).verdict === verdict)
       .map((s) => `${s.name} (${s.id})`),
   })).filter(({ names }) => names.length > 0)
 }

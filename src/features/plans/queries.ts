@@ -6,7 +6,7 @@ import { estimateBody } from '@/core/body/estimate'
 import { formatDay, nextWeekday, type Day } from '@/core/day'
 import { validatePlan } from '@/core/planning/check/validate'
 import { findById } from '@/core/practice/find'
-import { bars } from '@/core/screening/caps'
+import { barsStage } from '@/core/screening/stage-limits'
 import { solveSetup } from '@/core/setups/catalogue'
 import { formatClock } from '@/core/units'
 import { count, length } from '@/core/words/number'
@@ -236,7 +236,7 @@ function versionView(version: Version, view: View): VersionView {
     numbers: handNumbers(version, view),
     // What a Stop bars is no choice at all.
     choices: practice.stages
-      .filter((s) => s.family === CLASS_FAMILY && !bars(limits, s.load))
+      .filter((s) => s.family === CLASS_FAMILY && !barsStage(practice, limits, s))
       .map((s) => ({
         id: s.id,
         label: `${s.name} (${s.id})${open.has(s.id) ? '' : ' · above what is recorded'}`,

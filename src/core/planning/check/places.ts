@@ -19,15 +19,20 @@ export function placesKept(practice: Library, brief: Brief, plan: Plan): Violati
 }
 
 function kept(practice: Library, person: BriefPerson, version: Version, stage: Stage): Violation[] {
-  const acting = person.limits.filter((limit) => (stage.load[limit.tag] ?? 0) >= limit.level)
-  const has = (action: string): boolean => acting.some((limit) => limit.action === action)
-  const { FR = 0, HBH = 0, HB = 0 } = stage.load
+  const actingOn = ({ load }: Stage): BriefPerson['limits'] =>
+    person.limits.filter(
+      ({ tag, level, refer }) => (load[tag] ?? 0) >= level || refer === 'urgent' || refer === 'home',
+    )
+  const acting = actingOn(stage)
+  const has = (action: string): boolean =>
+    shut(practice, stage, (s) => actingOn(s).some((limit) => limit.action === action))
+  const { FR = 0, HBH = 0, HB = 0, NF = 0 } = stage.load
   const reasoned = version.override !== null && OVERRIDE_REASONS.includes(version.override)
   // A Stop is nobody's to override: only a recorded clearance takes it out of the limits.
   if (has('stop')) return [{ code: 'closed', studentId: person.studentId, stageId: stage.id }]
   if (has('avoid') && !reasoned) return [{ code: 'closed', studentId: person.studentId, stageId: stage.id }]
   const found: Violation[] = []
-  const waits = !person.answered && (FR >= 2 || HBH >= 3)
+  const waits = !person.answered && (FR >= 2 || HBH >= 3 || HB >= 2 || NF >= 2)
   const reach = person.families[familyOf(stage, person)]
   const standsIn = version.inPlace && FR <= 1 && HB === 0
   if (waits || has('avoid') || !(standsIn || (reach && within(practice, reach, stage))))
@@ -41,6 +46,20 @@ function kept(practice: Library, person: BriefPerson, version: Version, stage: S
     acting.every((limit) => limit.change === null || (change?.share ?? 1) <= limit.change.share)
   if (!told) found.push({ code: 'change-missing', studentId: person.studentId, stageId: stage.id })
   return found
+}
+
+/**
+ * Whether a stage, or what has to come before it, is shut: everything needed counts, and of a choice only so many as
+ * leave too few others (ruling 17).
+ */
+function shut(practice: Library, stage: Stage, isShut: (stage: Stage) => boolean): boolean {
+  if (isShut(stage)) return true
+  const allShut = (name: string): boolean => {
+    const ways = practice.stages.filter((s) => s.id === name || s.id.replace(/[a-f]$/, '') === name)
+    return ways.length > 0 && ways.every((way) => shut(practice, way, isShut))
+  }
+  const { all, some } = stage.after
+  return all.some(allShut) || some.some(({ least, of }) => of.filter((n) => !allShut(n)).length < least)
 }
 
 function above({ studentId }: Version, { id }: Stage, overridden: boolean): Violation {
@@ -59,7 +78,7 @@ function familyOf(stage: Stage, person: BriefPerson): Stage['family'] {
 /** Whether a stage lies at or beneath where somebody stands, or is the next one and may be tried. */
 function within(practice: Library, reach: ReachInFamily, stage: Stage): boolean {
   const top = reach.outcome === 'step-back' ? reach.targetId : reach.standingId
-  const asksNothing = stage.gates.length === 0 && stage.after.all.length + stage.after.any.length === 0
+  const asksNothing = stage.gates.length === 0 && stage.after.all.length + stage.after.some.length === 0
   if (asksNothing || (top !== null && beneath(practice, top).has(stage.id))) return true
   const { FR = 0, HB = 0 } = stage.load
   // A first solo kick, balance or head load waits for the teacher's own look, whoever made the plan.
@@ -80,7 +99,8 @@ function beneath(practice: Library, top: string): ReadonlySet<string> {
       const answers = stage.id === name || (rung && stage.id.slice(0, 5) === name && stage.id.length <= 6)
       if (!answers || found.has(stage.id)) continue
       found.add(stage.id)
-      queue.push(...stage.after.all, ...stage.after.any)
+      queue.push(...stage.after.all)
+      for (const group of stage.after.some) queue.push(...group.of)
     }
   }
   return found

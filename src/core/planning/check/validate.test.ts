@@ -41,7 +41,7 @@ describe('the validator finds each planted break', () => {
       'change-missing',
       good,
       brief({
-        people: [person(1, { limits: limited('WRI-stiff', 'HEART') }), person(2), person(3), person(4)],
+        people: [person(1, { limits: limited('BPH-open') }), person(2), person(3), person(4)],
       }),
     ],
     [
