@@ -55,3 +55,18 @@ export function evidence(...facts: (Observation | Attempt | Placement)[]): Evide
     NO_EVIDENCE,
   )
 }
+
+/** What every load asks for, shown: ranges, head low, ways out, legs even. */
+export function ready(daysAgo = 1): Observation[] {
+  const both = { left: 1, right: 1 }
+  return [
+    saw('CK-wrist-extension', { left: 90, right: 90 }, daysAgo),
+    saw('CK-neck-range', 1, daysAgo),
+    saw('CK-neck-flexion', 0, daysAgo),
+    saw('CK-hbh-tolerance', 1, daysAgo),
+    saw('CK-exit-rehearsed', both, daysAgo),
+    saw('CK-both-leads', 0, daysAgo),
+    saw('CK-lotus-hips', both, daysAgo),
+    saw('CK-crown-proportion', { left: 4, right: 4 }, daysAgo),
+  ]
+}

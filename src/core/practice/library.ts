@@ -24,12 +24,17 @@ import pu from './data/stages/pu.json'
 import sh from './data/stages/sh.json'
 import substitutes from './data/substitutes.json'
 import warmups from './data/warmups.json'
+import { ruleGates } from './rule-gates'
 import * as schema from './schema'
 import { FAMILIES, type Family, type Stage } from './schema'
 
-const StagesSchema = z
-  .array(schema.StageSchema)
-  .transform((list) => list.map((stage): Stage => ({ ...stage, family: familyOf(stage.id) })))
+const StagesSchema = z.array(schema.StageSchema).transform((list) =>
+  list.map((stage): Stage => ({
+    ...stage,
+    family: familyOf(stage.id),
+    gates: [...stage.gates, ...ruleGates(stage)],
+  })),
+)
 
 /** Every catalogue with its shape; the order within each is the order of the ladder or list. */
 const LibrarySchema = z.strictObject({

@@ -56,10 +56,13 @@ const GateSchema = z.strictObject({
   min: z.number().optional(),
   max: z.number().optional(),
   /** `each`: the weaker side decides; `either`: the better one. */
-  side: z.enum(['single', 'each', 'either']).default('single'),
+  /** `gap`: how far the sides differ. */
+  side: z.enum(['single', 'each', 'either', 'gap']).default('single'),
   aidedOk: z.boolean().default(false),
   days: z.strictObject({ clean: z.number().int().min(1), of: z.number().int().min(1) }).optional(),
   life: z.enum(['standing', 'tonight', 'planner']).default('standing'),
+  /** Asked of every stage that carries such a load (progressions.md 1), not of this one alone. */
+  rule: z.boolean().optional(),
 })
 export type Gate = z.infer<typeof GateSchema>
 
@@ -138,7 +141,14 @@ export const FaultSchema = z.strictObject({
   drills: z.array(z.string()),
   noDrill: sentence.optional(),
   then: z.enum(['continue', 'step back', 'fix first', 'stop']),
+  /** When what is done next changes, in a sentence of its own. */
+  until: sentence.optional(),
+  /** Where nothing below says otherwise. */
   severity: z.number().int().min(1).max(3),
+  /** Graver where it is seen so: in hops and kicks, in the room without a wall, or with pain (ruling 20). */
+  graver: z
+    .strictObject({ severity: z.number().int().min(2).max(3), when: z.enum(['hops', 'room', 'pain']) })
+    .optional(),
   /** False where it speaks of the arms’ state, a helper or the place: the standing stays (ruling 7). */
   own: z.boolean().default(true),
 })

@@ -6,12 +6,13 @@ import type { Family, Gate, Stage } from '../practice/schema'
 import { withoutRule, type Caps, type Limit, type Verdict } from '../screening/caps'
 import { closesStage, judgeStage } from '../screening/stage-limits'
 import { insteadOf, type Instead } from '../screening/instead'
-import { foldEvidence, type Evidence } from './evidence'
+import type { Evidence } from './evidence'
 import { isCleanWork } from './favourable'
 import { evaluateGate, type GateResult } from './gate'
-import { ladderOf, stepsBelow, successorsOf, type Ladder } from './ladder'
-import { painAfterWork, setbacksOf, type PainAfterWork, type Setback } from './setback'
-import { footingOf, type Base, type Layoff, type Standing } from './standing'
+import { groundOf, type FamilyGround } from './ground'
+import { successorsOf } from './ladder'
+import type { PainAfterWork, Setback } from './setback'
+import type { Layoff, Standing } from './standing'
 
 export type Outcome = 'not-now' | 'step-back' | 'offer' | 'once-more' | 'near' | 'build' | 'held'
 
@@ -23,6 +24,8 @@ export type Reason =
   | { readonly code: 'no-standing' }
   | { readonly code: 'gate'; readonly result: GateResult }
   | { readonly code: 'no-gates' }
+  /** What is asked on the night itself, before it is done. */
+  | { readonly code: 'tonight'; readonly checks: readonly string[] }
   /** Full inversions and falls wait for the health screen, whatever the arms can do. */
   | { readonly code: 'screening-not-recorded'; readonly tags: readonly string[] }
   /** Limits that act on the stage: they bar it, leave it out, change it or ask to be watched. */
@@ -89,15 +92,18 @@ export function decide(
       outcome: 'step-back',
       targetId: back.targetId,
       reasons: [back.reason, standingReason],
-      missing: [],
+      missing: stepBackChecks(case_, back),
       wouldChange: null,
       branches: [],
     }
-  const judged = byPreference(candidates(case_, ways.hidden), ways.prefers).map((stage) =>
+  const judged = byPreference(case_, candidates(case_, ways.hidden), ways.prefers).map((stage) =>
     judge(case_, stage),
   )
   const branches = judged.map(({ targetId, outcome }) => ({ stageId: targetId, outcome }))
-  const best = BEST_FIRST.flatMap((outcome) => judged.filter((j) => j.outcome === outcome)).at(0)
+  // What leads on comes before another way of doing the same rung, however ready that one is.
+  const onward = judged.filter(({ targetId }) => leadsOn(case_, targetId))
+  const from = onward.length > 0 ? onward : judged
+  const best = BEST_FIRST.flatMap((outcome) => from.filter((j) => j.outcome === outcome)).at(0)
   if (best) return { ...base, ...best, reasons: [standingReason, ...best.reasons], branches }
   return {
     ...base,
@@ -133,62 +139,33 @@ export function openStages(
 }
 
 /** What every question about somebody in a family starts from. */
-type Case = {
+type Case = Omit<FamilyGround, 'credited' | 'proven'> & {
   readonly practice: Library
-  readonly ladder: Ladder
   readonly evidence: Evidence
   readonly limits: Caps
   readonly asOf: Day
-  readonly standing: Standing | null
+  /** Shown or seen by eye, in any family (ruling 18). */
   readonly credited: ReadonlySet<string>
-  /** The part of it that was shown, not seen by eye alone. */
   readonly proven: ReadonlySet<string>
-  /** Why to go back and where to, where there is a standing to go back from. */
-  readonly back: { readonly reason: Setback | PainAfterWork | Layoff; readonly targetId: string } | null
-  /** Setbacks that are not over yet, at any stage of the family: nothing further is offered before. */
-  readonly setbacks: readonly Setback[]
 }
 
 function openCase(practice: Library, family: Family, allEvidence: Evidence, limits: Caps, asOf: Day): Case {
-  const evidence = foldEvidence(allEvidence, asOf)
-  const ladder = ladderOf(practice, family)
-  const { standing, bases, topId, layoff } = footingOf(ladder, evidence, asOf)
-  const setbacks = setbacksOf(ladder, evidence, practice.faults, asOf)
-  const pain = painAfterWork(practice, evidence, asOf)
-  const ownAt = (stageId: string): Setback | PainAfterWork | null =>
-    setbacks.find((s) => ladder.beneath(stageId).has(s.stageId)) ?? pain
-  /** A stage that rests on one with a setback is one rung further off. */
-  const left = (stageId: string): string => (ownAt(stageId) ? stepsBelow(ladder.stages, stageId, 1) : stageId)
-  const behind = (of: readonly Base[]): ReadonlySet<string> =>
-    new Set(of.flatMap((base) => [...ladder.beneath(left(base.stageId))]))
-  const reason = topId === null ? null : (ownAt(topId) ?? layoff)
-  return {
-    practice,
-    ladder,
-    evidence,
-    limits,
-    asOf,
-    standing,
-    credited: behind(bases),
-    proven: behind(bases.filter((b) => b.by === 'clean-days')),
-    back: reason && topId !== null ? { reason, targetId: left(topId) } : null,
-    setbacks,
-  }
+  const ground = groundOf(practice, allEvidence, asOf)
+  const { evidence, credited, proven } = ground
+  return { ...ground.in(family), practice, evidence, limits, asOf, credited, proven }
 }
 
 /**
- * Successors of the standing; without a standing, the foot of the ladder. Off a side branch that leads nowhere
- * further, every open stage that does lead on or is an advanced one; at the last stage, nothing.
+ * Every open stage that is not behind somebody yet: on the rung they stand on or above it, and whatever below it has to
+ * be done on the way to the top. Without a standing, every open one.
  */
 function candidates({ ladder, standing, credited }: Case, hidden: ReadonlySet<string>): Stage[] {
-  const { stages } = ladder
-  const shown = stages.filter((stage) => !hidden.has(stage.id))
-  if (!standing) return shown.filter((stage) => !comesAfter(stage))
-  if (stages.at(-1)?.id === standing.stageId) return []
-  const open = shown.filter((stage) => !credited.has(stage.id) && afterSatisfied(stage, credited))
-  const next = successorsOf(stages, standing.stageId).filter((stage) => open.includes(stage))
-  if (next.length > 0) return next
-  return open.filter((stage) => stage.family === 'AD' || successorsOf(stages, stage.id).length > 0)
+  const open = ladder.stages.filter(
+    (stage) => !hidden.has(stage.id) && !credited.has(stage.id) && afterSatisfied(stage, credited),
+  )
+  if (!standing) return open
+  const from = ladder.rung(standing.stageId)
+  return open.filter((stage) => ladder.rung(stage.id) >= from || ladder.onTheWay.has(stage.id))
 }
 
 /** The foot of a ladder that asks for nothing. */
@@ -196,8 +173,25 @@ function isFoot(stage: Stage): boolean {
   return stage.gates.length === 0 && !comesAfter(stage)
 }
 
-function byPreference(stages: readonly Stage[], prefers: readonly string[]): Stage[] {
-  const rank = ({ id }: Stage): number => (prefers.includes(id) ? prefers.indexOf(id) : prefers.length)
+/** Whether a stage leads on from the standing: a rung higher, next in line, or needed on the way to the top. */
+function leadsOn({ ladder, standing }: Case, stageId: string): boolean {
+  return (
+    !standing ||
+    ladder.rung(stageId) > ladder.rung(standing.stageId) ||
+    ladder.onTheWay.has(stageId) ||
+    successorsOf(ladder.stages, standing.stageId).some((s) => s.id === stageId)
+  )
+}
+
+/** What the approach prefers first, then what follows the standing at once, then the order of the ladder. */
+function byPreference(
+  { ladder, standing }: Case,
+  stages: readonly Stage[],
+  prefers: readonly string[],
+): Stage[] {
+  const next = new Set(standing ? successorsOf(ladder.stages, standing.stageId).map((s) => s.id) : [])
+  const rank = ({ id }: Stage): number =>
+    prefers.includes(id) ? prefers.indexOf(id) : prefers.length + (next.has(id) ? 0 : 1)
   return stages.toSorted((a, b) => rank(a) - rank(b))
 }
 
@@ -206,21 +200,14 @@ type Judgement = Pick<Decision, 'outcome' | 'reasons' | 'missing' | 'wouldChange
 }
 
 function judge(case_: Case, stage: Stage): Judgement {
-  const { practice, evidence, limits, asOf } = case_
+  const { practice, limits } = case_
   const gates = stage.gates.filter((gate) => gate.life === 'standing')
-  const results = gates.map((gate) =>
-    evaluateGate(
-      gate,
-      findById(practice.checks, gate.check),
-      stage,
-      evidence.observations,
-      asOf,
-      renewedOn(case_, gate),
-    ),
-  )
+  const results = gates.map((gate) => gateResult(case_, stage, gate))
   const missing = results.filter((result) => result.state !== 'met')
   const reasons: Reason[] = results.map((result) => ({ code: 'gate', result }))
   if (gates.length === 0) reasons.push({ code: 'no-gates' })
+  const asked = stage.gates.flatMap((gate) => (gate.life === 'tonight' ? [gate.check] : []))
+  if (asked.length > 0) reasons.push({ code: 'tonight', checks: asked })
 
   const open = outcomeOf(results)
   const limited = limitReason(case_, stage)
@@ -235,6 +222,24 @@ function judge(case_: Case, stage: Stage): Judgement {
     missing: closed ? [] : missing,
     wouldChange: !closed && missing.length === 1 && holds.length === 0 ? (missing[0] ?? null) : null,
   }
+}
+
+function gateResult(case_: Case, stage: Stage, gate: Gate): GateResult {
+  const { practice, evidence, asOf } = case_
+  const check = findById(practice.checks, gate.check)
+  return evaluateGate(gate, check, stage, evidence.observations, asOf, renewedOn(case_, gate))
+}
+
+/** Fresh checks to show on the way back (ruling 4): what the stage left behind asks, and is not shown now. */
+function stepBackChecks(case_: Case, { from, targetId }: NonNullable<Case['back']>): GateResult[] {
+  const results = [...new Set([targetId, from])].flatMap((id) => {
+    const stage = findById(case_.practice.stages, id)
+    return stage.gates
+      .filter((gate) => gate.life === 'standing' && gate.op !== 'recorded')
+      .map((gate) => gateResult(case_, stage, gate))
+  })
+  const byCheck = new Map(results.map((result) => [result.gate.check, result]))
+  return [...byCheck.values()].filter((result) => result.state !== 'met')
 }
 
 /** The last clean work on a stage beneath which the same is asked, at least as much: it shows the value anew. */

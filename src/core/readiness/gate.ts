@@ -17,6 +17,8 @@ export type GateResult = {
   readonly cleanDays: number
   readonly neededDays: number
   readonly ofDays: number
+  /** Points of holds and repetitions, and how many are asked for (ruling 4); null where the days say it all. */
+  readonly points: { readonly have: number; readonly need: number } | null
   /** Clean work on a harder stage that shows the value anew, where it is newer than the newest clean day. */
   readonly renewedDay: Day | null
   /** Set when the newest clean day is older than the check stays fresh. */
@@ -48,6 +50,9 @@ export const DAYS_BY_FALL = {
   high: { clean: 3, of: 4 },
 } as const
 
+/** Points asked for beside the days, by fall level (ruling 4). */
+const POINTS_BY_FALL = { low: 3, medium: 4, high: 4 } as const
+
 type DayResult = {
   day: Day
   passes: boolean
@@ -73,7 +78,10 @@ export function evaluateGate(
   const rule = gate.days ?? DAYS_BY_FALL[fallLevel(stage)]
   const from = addDays(asOf, -Math.max(EVIDENCE_WINDOW_DAYS, check.freshDays))
   const recent = resultsOf(observations, gate.check).filter((o) => o.day >= from)
-  const days = resultsByDay(gate, check, recent)
+  const all = resultsByDay(gate, check, recent)
+  // What proves nothing is no day at all, neither good nor poor (ruling 4); it is told where there is nothing else.
+  const counted = all.filter((d) => !provesNothing(d))
+  const days = counted.length > 0 ? counted : all
   const window = days.slice(-rule.of)
   const clean = window.filter((d) => d.passes)
   const newestClean = clean.at(-1)
@@ -82,19 +90,56 @@ export function evaluateGate(
   const age = newestClean ? daysBetween(renewedDay ?? newestClean.day, asOf) : null
   const staleDays = age !== null && age > check.freshDays ? age : null
   const shown = newestClean ?? newest
+  const points = isGraded(gate, check)
+    ? {
+        have: pointsOf(
+          gate,
+          days.filter((d) => daysBetween(d.day, asOf) <= EVIDENCE_WINDOW_DAYS),
+        ),
+        need: gate.days ? Math.min(gate.days.clean, 3) : POINTS_BY_FALL[fallLevel(stage)],
+      }
+    : null
+  const enough = clean.length >= rule.clean && (points === null || points.have >= points.need)
   return {
     gate,
-    state: stateOf(gate, check, window, clean.length >= rule.clean, newestClean !== undefined, staleDays),
+    state: stateOf(gate, check, window, enough, newestClean !== undefined, staleDays),
     value: shown?.value ?? null,
     valueDay: shown?.day ?? null,
     cleanDays: clean.length,
     neededDays: rule.clean,
     ofDays: rule.of,
+    points,
     renewedDay,
     staleDays,
     notCounted: newestClean ? null : (newest?.notCounted ?? null),
     evidenceIds: window.flatMap((d) => d.ids),
   }
+}
+
+function provesNothing({ notCounted }: DayResult): boolean {
+  return notCounted === 'unwatched' || notCounted === 'helped' || notCounted === 'aided'
+}
+
+/** Holds and repetitions are graded; yes or no, levels, ranges, lengths and so many of three or five are not. */
+function isGraded(gate: Gate, check: ReadinessCheck): boolean {
+  return (
+    gate.op === '>=' &&
+    gate.side !== 'gap' &&
+    (check.kind === 'hold' || (check.kind === 'count' && GRADED_UNITS.includes(check.unit)))
+  )
+}
+
+const GRADED_UNITS: readonly string[] = ['reps', 'breaths']
+
+/**
+ * One good day is often luck: +1 at the mark, +2 from 15 % above it, +3 from 30 % above, −2 below it, never under 0
+ * (ruling 4). Each step can only grow with the day's value, so a better day never costs an offer.
+ */
+function pointsOf(gate: Gate, days: readonly DayResult[]): number {
+  const mark = gate.value ?? 0
+  const gained = ({ passes, value }: DayResult): number =>
+    !passes ? -2 : value >= 1.3 * mark ? 3 : value >= 1.15 * mark ? 2 : 1
+  return days.reduce((sum, day) => Math.max(0, sum + gained(day)), 0)
 }
 
 /** A day with a result that counts, and its value. */
@@ -139,7 +184,7 @@ function resultsByDay(gate: Gate, check: ReadinessCheck, observations: readonly 
         return [{ value, id: o.id, notCounted: whyNot(gate, check, o) }]
       })
       const counted = tries.filter((t) => t.notCounted === null)
-      const best = bestOf(check, counted) ?? bestOf(check, tries)
+      const best = bestOf(gate, check, counted) ?? bestOf(gate, check, tries)
       if (!best) return []
       const passes = counted.length > 0 && satisfies(gate, best.value)
       return [{ day, passes, value: best.value, ids: tries.map((t) => t.id), notCounted: best.notCounted }]
@@ -161,8 +206,14 @@ function whyNot(gate: Gate, check: ReadinessCheck, o: Observation): NotCounted |
   return whyNotCounted(check, o) ?? (o.aided && !gate.aidedOk ? 'aided' : null)
 }
 
-function bestOf<T extends { value: number }>(check: ReadinessCheck, tries: readonly T[]): T | undefined {
-  const sign = check.betterIs === 'less' ? -1 : 1
+function bestOf<T extends { value: number }>(
+  gate: Gate,
+  check: ReadinessCheck,
+  tries: readonly T[],
+): T | undefined {
+  // A rule gate asks what is so now: the newest try of the day counts, not the best.
+  if (gate.rule) return tries.at(-1)
+  const sign = check.betterIs === 'less' || gate.side === 'gap' ? -1 : 1
   return tries.reduce<T | undefined>(
     (best, t) => (best && sign * best.value >= sign * t.value ? best : t),
     undefined,
@@ -171,6 +222,10 @@ function bestOf<T extends { value: number }>(check: ReadinessCheck, tries: reado
 
 /** The value a gate looks at: the weaker side where each side counts, the better one where either will do. */
 function gateValue(gate: Gate, check: ReadinessCheck, values: Values): number | null {
+  if (gate.side === 'gap')
+    return values.left === undefined || values.right === undefined
+      ? null
+      : Math.abs(values.left - values.right)
   if (gate.side === 'single') return values.single ?? ofSides(check, values, 'weaker')
   return ofSides(check, values, gate.side === 'either' ? 'better' : 'weaker')
 }

@@ -1,6 +1,6 @@
 import { answersTo, namesIn } from '../practice/after'
 import type { Library } from '../practice/library'
-import type { Family, Gate, Stage } from '../practice/schema'
+import { RUNGS, type Family, type Gate, type Stage } from '../practice/schema'
 
 /** One family's stages in order, with what lies beneath each. */
 export type Ladder = {
@@ -10,6 +10,10 @@ export type Ladder = {
   /** Standing gates of a stage and of everything beneath it: clean work there shows them anew. */
   readonly gatesBeneath: (stageId: string) => readonly Gate[]
   readonly order: (stageId: string) => number
+  /** How high a stage stands: 0 for rung a. */
+  readonly rung: (stageId: string) => number
+  /** Stages that nobody reaches a top of this ladder without, whichever branches they take. */
+  readonly onTheWay: ReadonlySet<string>
 }
 
 /** A family's ladder, with what follows it among the advanced; made once for a library. */
@@ -18,7 +22,7 @@ export function ladderOf(practice: Library, family: Family): Ladder {
   ladders.set(practice, known)
   const found = known.get(family)
   if (found) return found
-  const made = makeLadder(stagesOf(practice, family))
+  const made = makeLadder(practice, stagesOf(practice, family))
   known.set(family, made)
   return made
 }
@@ -37,12 +41,15 @@ function stagesOf(practice: Library, family: Family): Stage[] {
 
 const ladders = new WeakMap<Library, Map<Family, Ladder>>()
 
-function makeLadder(stages: readonly Stage[]): Ladder {
-  const below = new Map(stages.map((s) => [s.id, withPredecessors(stages, s.id)]))
+function makeLadder({ stages: all }: Library, stages: readonly Stage[]): Ladder {
+  // What lies beneath may belong to another family: a headstand on clasped forearms rests on the forearm ladder.
+  const below = new Map(stages.map((s) => [s.id, withPredecessors(all, s.id)]))
+  const needed = neededFor(all)
+  const tops = stages.filter((s) => s.rung === RUNGS.at(-1))
   const gates = new Map(
     stages.map((s) => [
       s.id,
-      stages
+      all
         .filter((t) => below.get(s.id)?.has(t.id))
         .flatMap((t) => t.gates.filter((gate) => gate.life === 'standing')),
     ]),
@@ -53,7 +60,32 @@ function makeLadder(stages: readonly Stage[]): Ladder {
     beneath: (id) => below.get(id) ?? new Set([id]),
     gatesBeneath: (id) => gates.get(id) ?? [],
     order: (id) => at.get(id) ?? -1,
+    rung: (id) => RUNGS.indexOf(all.find((s) => s.id === id)?.rung ?? 'a'),
+    onTheWay: new Set(tops.flatMap((s) => [...needed(s.id)])),
   }
+}
+
+/** What every way to a stage leads through: all that is needed, and of a choice what each of its branches needs. */
+function neededFor(stages: readonly Stage[]): (stageId: string) => ReadonlySet<string> {
+  const known = new Map<string, ReadonlySet<string>>()
+  const through = (ways: readonly string[]): ReadonlySet<string> =>
+    ways
+      .flatMap((name) => stages.filter((s) => answersTo(s.id, name)))
+      .map((s) => new Set([s.id, ...needed(s.id)]))
+      .reduce((a, b) => new Set([...a].filter((id) => b.has(id))))
+  const needed = (stageId: string): ReadonlySet<string> => {
+    const found = known.get(stageId)
+    if (found) return found
+    known.set(stageId, new Set())
+    const stage = stages.find((s) => s.id === stageId)
+    const choices = stage
+      ? [...stage.after.all.map((name) => [name]), ...stage.after.some.map((g) => g.of)]
+      : []
+    const result = new Set(choices.flatMap((ways) => [...through(ways)]))
+    known.set(stageId, result)
+    return result
+  }
+  return needed
 }
 
 /** A stage and everything beneath it: clean work on a harder stage credits what leads to it. */

@@ -17,7 +17,7 @@ export function activeDays(ladder: Ladder, evidence: Evidence): Day[] {
   const days = new Set<Day>()
   for (const a of evidence.attempts) if (order(a.stageId) >= 0 && isCleanWork(a)) days.add(a.day)
   for (const p of evidence.placements) if (p.stageId !== null && order(p.stageId) >= 0) days.add(p.day)
-  const gates = stages.flatMap((s) => s.gates.filter((g) => g.life === 'standing'))
+  const gates = stages.flatMap((s) => s.gates.filter((g) => g.life === 'standing' && !g.rule))
   for (const day of passes(gates, evidence.observations)) days.add(day)
   return [...days].sort()
 }

@@ -1,6 +1,6 @@
 import type { Stage } from '../practice/schema'
 import type { Decision } from './decide'
-import { PLACEMENT_DAYS } from './evidence'
+import { EVIDENCE_WINDOW_DAYS, PLACEMENT_DAYS } from './evidence'
 import type { OverrideReason } from '../classes/override'
 
 /** A teacher’s own look at an offer. The newest for a stage counts. */
@@ -21,6 +21,9 @@ export function needsLook({ load: { FR = 0, HB = 0 } }: Pick<Stage, 'load'>): bo
 
 /** Going above what is recorded lasts as long as a placing by eye, ms. */
 const OVERRIDE_MS = PLACEMENT_DAYS * 86_400_000
+
+/** A look at an offer is a look at this body now: it lasts as long as the evidence it looked at, ms. */
+const ACCEPT_MS = EVIDENCE_WINDOW_DAYS * 86_400_000
 
 /**
  * What a teacher may say of a next step: answer an offer, go above what is recorded, or nothing. A limit that closes the
@@ -45,7 +48,8 @@ export function answerTo(
   const last = taps
     .filter((t) => t.studentId === studentId && t.stageId === stageId)
     .reduce<OfferTap | null>((best, t) => (best === null || t.atMs >= best.atMs ? t : best), null)
-  return last?.answer === 'override' && nowMs - last.atMs > OVERRIDE_MS ? null : last
+  if (!last || last.answer === 'hold-back') return last
+  return nowMs - last.atMs > (last.answer === 'override' ? OVERRIDE_MS : ACCEPT_MS) ? null : last
 }
 
 /** Whether a stage that was offered may be planned: looked at where it must be, and not held back. */

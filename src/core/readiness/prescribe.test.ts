@@ -28,6 +28,7 @@ describe('prescription', () => {
       valueDay: TODAY,
       cleanDays: 0,
       neededDays: 1,
+      points: null,
       ofDays: 1,
       renewedDay: null,
       staleDays: null,

@@ -13,7 +13,7 @@ describe('history of decisions', () => {
     did('FS-05', 20),
     saw('CK-leg-lift-forearm', { left: 4, right: 4 }, 15),
     saw('CK-leg-lift-forearm', { left: 4, right: 4 }, 12),
-    saw('CK-leg-lift-forearm', { left: 6, right: 6 }, 8),
+    saw('CK-leg-lift-forearm', { left: 7, right: 7 }, 8),
   )
   const replayed = (asOf = TODAY) =>
     turningPoints(facts, asOf, (day) => decide(practice, 'FS', 's', facts, NO_LIMITS, day))

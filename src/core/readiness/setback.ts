@@ -1,7 +1,8 @@
 import { daysBetween, type Day } from '../day'
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
-import type { Fault } from '../practice/schema'
+import type { Fault, Stage } from '../practice/schema'
+import { severityOf } from './severity'
 import { resultsOf, type Attempt, type Evidence } from './evidence'
 import { isCleanWork } from './favourable'
 import { predecessorOf, type Ladder } from './ladder'
@@ -39,6 +40,9 @@ export type PainAfterWork = {
 /** A next-day report from here steps back one rung (drills-and-checks.md CK-symptoms-after), 0–10. */
 const PAIN_FROM = 4
 const SYMPTOMS = 'CK-symptoms-after'
+const STOP_SIGN = 'FT-stop-sign'
+/** After a scare the same rung, only easier: two calm visits before trying again (class-craft.md 13). */
+const CALM_DAYS = 2
 /** A setback that nobody has worked on since counts this long, days: then the checks are stale anyway. */
 const SETBACK_DAYS = 42
 
@@ -62,7 +66,8 @@ export function setbacksOf(
   )
   const at = [...new Set(own.map((a) => a.stageId))]
   return at
-    .flatMap((stageId) => atStage(ladder, stageId, own, evidence.placements, faults))
+    .flatMap((stageId) => ladder.stages.filter((s) => s.id === stageId))
+    .flatMap((stage) => atStage(ladder, stage, own, evidence.placements, faults))
     .sort((a, b) => GRAVEST.indexOf(a.code) - GRAVEST.indexOf(b.code) || (newestOf(a) < newestOf(b) ? 1 : -1))
 }
 
@@ -74,26 +79,27 @@ function newestOf(setback: Setback): Day {
 
 function atStage(
   ladder: Ladder,
-  stageId: string,
+  stage: Stage,
   own: readonly Attempt[],
   placements: Evidence['placements'],
   faults: readonly Fault[],
 ): Setback[] {
+  const stageId = stage.id
   const here = own.filter((a) => a.stageId === stageId)
   const from = ladder.order(predecessorOf(ladder.stages, stageId)?.id ?? stageId)
   const cleanDays = [
     ...new Set(own.filter((a) => ladder.order(a.stageId) >= from && isCleanWork(a)).map((a) => a.day)),
   ]
-  /** Tries that show something, after the last clean day that did not show it. */
-  const left = (shows: (a: Attempt) => boolean): Attempt[] => {
+  /** Tries that show something, until so many later clean days have not shown it. */
+  const left = (shows: (a: Attempt) => boolean, calm = 1): Attempt[] => {
     const seen = here.filter(shows)
     if (seen.length === 0) return []
     const days = new Set(seen.map((a) => a.day))
     const over = cleanDays
       .filter((day) => !days.has(day))
       .sort()
-      .at(-1)
-    return seen.filter((a) => (over === undefined || a.day > over) && !placedSince(a))
+      .at(-calm)
+    return seen.filter((a) => (over === undefined || a.day >= over) && !placedSince(a))
   }
   /** A teacher who places somebody here after it was seen has seen past it (ruling 5). */
   const placedSince = (a: Attempt): boolean =>
@@ -106,15 +112,21 @@ function atStage(
   const graded = (severity: number): string[] =>
     [...new Set(here.flatMap((a) => a.faults))].filter((id) => {
       const fault = findById(faults, id)
-      return fault.own && fault.severity === severity
+      return fault.own && here.some((a) => a.faults.includes(id) && severityOf(fault, stage, a) === severity)
     })
   const severe = graded(3).flatMap((faultId): Setback[] => {
-    const newest = left((a) => a.faults.includes(faultId)).at(-1)
+    const fault = findById(faults, faultId)
+    const newest = left((a) => a.faults.includes(faultId) && severityOf(fault, stage, a) === 3, CALM_DAYS).at(
+      -1,
+    )
     return newest
       ? [{ code: 'own-fault-severe', stageId, faultId, day: newest.day, evidenceIds: [newest.id] }]
       : []
   })
-  const loose = left((a) => !a.exitControlled).at(-1)
+  // Who comes down for a stop sign does well to come down, however it looks (ruling 7).
+  const loose = left((a) => !a.exitControlled && a.outcome !== 'stopped' && !a.faults.includes(STOP_SIGN)).at(
+    -1,
+  )
   const exit: Setback[] = loose
     ? [{ code: 'exit-not-controlled', stageId, day: loose.day, evidenceIds: [loose.id] }]
     : []

@@ -66,7 +66,9 @@ export function footingOf(ladder: Ladder, evidence: Evidence, asOf: Day): Footin
   })
   // The highest; of two on one stage the one that tells of a time away, then the one shown by work.
   const rank = ({ standing }: (typeof at)[number]): number =>
-    4 * ladder.order(standing.stageId) + (standing.before ? 2 : 0) + (standing.by === 'clean-days' ? 1 : 0)
+    4 * (1000 * ladder.rung(standing.stageId) + ladder.order(standing.stageId)) +
+    (standing.before ? 2 : 0) +
+    (standing.by === 'clean-days' ? 1 : 0)
   const top = at.reduce((a, b) => (rank(b) > rank(a) ? b : a))
   return {
     standing: top.standing,
@@ -83,7 +85,7 @@ export function footingOf(ladder: Ladder, evidence: Evidence, asOf: Day): Footin
 function heldByCleanDays(stage: Stage, attempts: readonly Attempt[]): Held | null {
   const mine = attempts.filter((a) => a.stageId === stage.id)
   if (mine.length === 0) return null
-  const rule = DAYS_BY_FALL[fallLevel(stage)]
+  const rule = DAYS_BY_FALL[isGrave(stage) ? higher(fallLevel(stage)) : fallLevel(stage)]
   const days = [...new Set(mine.map((a) => a.day))].sort()
   const isClean = (day: Day): boolean => mine.some((a) => a.day === day && isCleanWork(a))
   for (let i = days.length - 1; i >= 0; i -= 1) {
@@ -100,6 +102,15 @@ function heldByCleanDays(stage: Stage, attempts: readonly Attempt[]): Held | nul
       }
   }
   return null
+}
+
+/** Weight on the head or the bent neck is proven on more than one day, however low the fall. */
+function isGrave({ load: { HB = 0, NF = 0 } }: Stage): boolean {
+  return HB >= 3 || NF >= 3
+}
+
+function higher(level: ReturnType<typeof fallLevel>): ReturnType<typeof fallLevel> {
+  return level === 'low' ? 'medium' : level
 }
 
 function placed({ order }: Ladder, evidence: Evidence, asOf: Day): Held[] {

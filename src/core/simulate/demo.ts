@@ -121,6 +121,7 @@ export function demoWorld(asOf: Day, seed = 7): DemoWorld {
   // Later parts of the world draw from their own streams, so that the earlier ones stay as they are.
   addHealth(world, asOf, factMaker(seeded(seed + 1000)))
   addStudio(world, asOf, factMaker(seeded(seed + 2000)))
+  addRanges(world, asOf, factMaker(seeded(seed + 3000)))
   return world
 }
 
@@ -186,6 +187,27 @@ function addHealth(world: DemoWorld, asOf: Day, maker: Maker): void {
     }
     if (checkIn) world.checkIns.push({ id: maker.id(asOf), studentId, checkIn: { ...checkIn, day: asOf } })
   }
+}
+
+/** What every load asks for, as seen at each one’s last class: ranges, the head low, and ways out for whoever kicks. */
+function addRanges(world: DemoWorld, asOf: Day, maker: Maker): void {
+  const both: Values = { left: 1, right: 1 }
+  world.students.forEach(({ id: studentId }, i) => {
+    const person = DEMO_PEOPLE[i]
+    if (!person?.hold) return
+    const leads = person.kick ? Math.abs(person.kick[0] - person.kick[1]) : null
+    const seen: [string, Values][] = [
+      ['CK-hbh-tolerance', { single: 1 }],
+      ['CK-neck-range', { single: 1 }],
+      ['CK-crown-proportion', { left: 3, right: 3 }],
+      ['CK-wrist-extension', { left: 85, right: 85 }],
+      ...(leads === null ? [] : [['CK-exit-rehearsed', both] as [string, Values]]),
+      ...(leads === null ? [] : [['CK-both-leads', { single: leads }] as [string, Values]]),
+    ]
+    const day = addDays(asOf, -7 * ((person.away ?? 0) + 1))
+    for (const [checkId, values] of seen)
+      world.observations.push({ ...maker.stamp(day), ...PLAIN_RESULT, studentId, checkId, values })
+  })
 }
 
 /** Who helps, and the cupboard. */

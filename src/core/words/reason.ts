@@ -21,8 +21,10 @@ export function describeReason(reason: Reason, practice: Library, wording: Wordi
       return describeGate(reason.result, practice, wording)
     case 'no-gates':
       return 'Nothing to prove first: this one may be shown to anybody.'
+    case 'tonight':
+      return `On the night, before it: ${reason.checks.map((id) => findById(practice.checks, id).name.toLowerCase()).join(' and ')}.`
     case 'screening-not-recorded':
-      return `Health screening is not recorded, and this stage goes ${reason.tags.some((t) => t.startsWith('HBH')) ? 'fully upside down' : 'off the feet'} (${reason.tags.join(', ')}). Until it is, the answer is not yet.`
+      return `The health questions are not answered yet, and this one ${screeningWaits(reason.tags)}. Until they are, the answer is not yet.`
     case 'limited':
       return describeLimit(reason, practice)
     case 'placed-not-proven':
@@ -40,6 +42,13 @@ export function describeReason(reason: Reason, practice: Library, wording: Wordi
     case 'top-of-ladder':
       return 'The top of this ladder. Hold it well, or deepen it.'
   }
+}
+
+function screeningWaits(tags: readonly string[]): string {
+  const has = (tag: string): boolean => tags.some((t) => t.startsWith(tag))
+  if (has('HBH')) return 'goes fully upside down'
+  if (has('FR')) return 'leaves the feet'
+  return has('HB') ? 'puts weight on the head' : 'loads the bent neck'
 }
 
 function describeStanding({ by, stageId, day, before }: Standing, practice: Library): string {
@@ -64,10 +73,13 @@ export function describeGate(result: GateResult, practice: Library, wording: Wor
     case 'met':
       return `${asked}: met, ${seen}${renewed(result)}.`
     case 'confirm': {
+      const short = result.points !== null && result.points.have < result.points.need
       const days =
-        result.cleanDays < result.neededDays
-          ? `${result.cleanDays} of ${count(result.neededDays, 'clean day')}`
-          : `last clean ${count(result.staleDays ?? 0, 'day')} ago, good for ${check.freshDays}`
+        result.cleanDays >= result.neededDays && result.staleDays === null && short
+          ? `once is often luck: one more day at the mark, or well above it`
+          : result.cleanDays < result.neededDays
+            ? `${result.cleanDays} of ${count(result.neededDays, 'clean day')}`
+            : `last clean ${count(result.staleDays ?? 0, 'day')} ago, good for ${check.freshDays}`
       return `${asked}: ${seen}; ${days}.`
     }
     case 'near':
@@ -103,12 +115,19 @@ function notCounted(result: GateResult): string {
   return result.notCounted === null ? '' : ` (${NOT_COUNTED[result.notCounted]})`
 }
 
+const SIDES: Readonly<Record<Gate['side'], string>> = {
+  single: '',
+  each: ' each side',
+  either: ' on one side',
+  gap: ' between the sides',
+}
+
 /** What a gate asks: `Dolphin hold at least 30 s`; a yes-or-no check asks for its own name. */
 export function describeAsked(gate: Gate, check: ReadinessCheck, wording: Wording = METRIC): string {
   if (gate.op === 'yes') return check.name
   if (gate.op === 'recorded') return `${check.name}, known`
   const sign = gate.op === '>=' ? 'at least' : 'at most'
-  return `${check.name} ${sign} ${shown(check, gate.value ?? 0, wording)}${gate.side === 'each' ? ' each side' : gate.side === 'either' ? ' on one side' : ''}`
+  return `${check.name} ${sign} ${shown(check, gate.value ?? 0, wording)}${SIDES[gate.side]}`
 }
 
 /** A value with its unit: lengths in the chosen one. */

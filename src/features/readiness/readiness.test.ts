@@ -122,7 +122,7 @@ describe('a try logged by hand', () => {
     expect(seen('Maud Ferrier').tries).toEqual([])
   })
   it('an own severe fault steps back, spent arms do not', async () => {
-    const fault = { outcome: 'not-yet', faults: ['FT-head-drop'] }
+    const fault = { outcome: 'not-yet', faults: ['FT-elbow-bend'] }
     value(await app.readiness.logTry(tried('Tomas Reyle', { ...fault, endedBy: 'spent-arms' })))
     expect(seen('Tomas Reyle').decision.outcome).toBe('offer')
     value(await app.readiness.logTry(tried('Tomas Reyle', fault)))

@@ -1,0 +1,35 @@
+import type { Library } from '../practice/library'
+import type { Stage } from '../practice/schema'
+import type { Attempt, Evidence } from './evidence'
+import { severityOf } from './severity'
+
+/** A breath until somebody's own is timed, s (ruling 15). */
+const BREATH_S = 5
+
+/**
+ * Evidence with every try taken for what it shows, not for what it is called: clean work reaches the least dose of its
+ * stage and shows no unsafe fault (progressions.md 1, "clean stage"). A try without its time is taken at its word.
+ * @param evidence already folded
+ */
+export function asShown(practice: Library, evidence: Evidence): Evidence {
+  const stages = new Map(practice.stages.map((s) => [s.id, s]))
+  const severe = (stage: Stage, attempt: Attempt): boolean =>
+    attempt.faults.some((id) => {
+      const fault = practice.faults.find((f) => f.id === id)
+      return fault !== undefined && severityOf(fault, stage, attempt) === 3
+    })
+  return {
+    ...evidence,
+    attempts: evidence.attempts.map((attempt) => {
+      const stage = stages.get(attempt.stageId)
+      if (!stage || attempt.outcome !== 'clean') return attempt
+      const short = attempt.seconds !== null && attempt.seconds < leastSeconds(stage)
+      return short || severe(stage, attempt) ? { ...attempt, outcome: 'not-yet' as const } : attempt
+    }),
+  }
+}
+
+/** The shortest hold that is the stage's dose at all, s; 0 where it is not held. */
+function leastSeconds({ dose: { seconds, breaths } }: Stage): number {
+  return seconds?.min ?? (breaths?.min ?? 0) * BREATH_S
+}
