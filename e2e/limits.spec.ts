@@ -113,5 +113,5 @@ test('“none of it applies” opens the way to an offer', async ({ page }) => {
   await page.getByRole('button', { name: 'None of it applies' }).click()
   await expect(page.getByText('Nothing is limited by what is on record.')).toBeVisible()
   await page.getByRole('link', { name: 'Readiness' }).last().click()
-  await expect(page.getByText('Health screening is not recorded')).toBeHidden()
+  await expect(page.getByText('The health questions are not answered yet')).toBeHidden()
 })

@@ -1,5 +1,8 @@
 import { addDays } from '@/core/day'
 import type { Attempt, Evidence, Observation, Placement, Values } from '@/core/readiness/evidence'
+import { LOAD_TAGS, type LoadTag } from '@/core/practice/schema'
+import type { Within } from '@/core/readiness/within'
+import type { Caps } from '@/core/screening/caps'
 import { NO_EVIDENCE, PLAIN_RESULT, PLAIN_TRY } from '@/core/readiness/evidence'
 
 export const TODAY = '2026-03-10'
@@ -69,4 +72,10 @@ export function ready(daysAgo = 1): Observation[] {
     saw('CK-lotus-hips', both, daysAgo),
     saw('CK-crown-proportion', { left: 4, right: 4 }, daysAgo),
   ]
+}
+
+/** Somebody who may carry anything that these limits leave. */
+export function within({ caps, answered }: Pick<Caps, 'caps' | 'answered'>): Within {
+  const most = Object.fromEntries(LOAD_TAGS.map((tag) => [tag, 3])) as Record<LoadTag, number>
+  return { caps, answered, most }
 }

@@ -22,13 +22,18 @@ export function asItHolds(practice: Library, plan: Plan, brief: Brief, family: F
     const stage = practice.stages.find((s) => s.id === version.stageId)
     return stage ? { ...version, change: changeOn(stage, { caps: person.limits }) } : version
   }
+  // Who came after the plan was made has something to do as well: what is open to them, without a turn at the wall.
+  const newcomers = (versions: readonly Version[]): Version[] =>
+    brief.people
+      .filter((p) => !versions.some((v) => v.studentId === p.studentId))
+      .map((p) => versionNow(practice, brief, p, family, 'skill'))
   return {
     ...plan,
     blocks: plan.blocks.map((block): PlanBlock => {
       const part = PARTS.find((p) => p === block.kind)
-      return part && 'versions' in block
-        ? { ...block, versions: versionsOf(block).map((v) => held(v, part)) }
-        : block
+      if (!part || !('versions' in block)) return block
+      const versions = versionsOf(block).map((v) => held(v, part))
+      return { ...block, versions: part === 'skill' ? [...versions, ...newcomers(versions)] : versions }
     }),
   }
 }

@@ -1,4 +1,5 @@
 import { answersTo, enoughOf, namesIn } from './after'
+import { strainOf } from './dose'
 import type { Library } from './library'
 import { RUNGS, type Gate, type Stage } from './schema'
 
@@ -21,6 +22,7 @@ const RULES = {
   'approach-default': approachDefault,
   'caution-effect': cautionEffect,
   'setup-driven': setupDriven,
+  'strain-follows': strainFollows,
 } as const satisfies Record<string, (practice: Library) => Omit<Flaw, 'rule'>[]>
 
 export type Rule = keyof typeof RULES
@@ -91,6 +93,10 @@ function idsResolve(p: Library): Found[] {
       ...dangling(b.id, b.drills, drill),
     ]),
     ...p.checks.flatMap((c) => dangling(c.id, c.voids, fault)),
+    ...p.capabilities.flatMap((c) => [
+      ...dangling(c.id, c.checks, check),
+      ...dangling(c.id, c.drills, drill),
+    ]),
     ...p.bundles.flatMap((b) => dangling(b.id, b.checks, check)),
     ...p.approaches.flatMap((a) =>
       dangling(a.id, [...a.stages, ...a.options.flatMap((o) => [...o.hides, ...o.prefers])], isStage),
@@ -270,6 +276,13 @@ function cautionEffect(p: Library): Found[] {
       (c) => (c.tags.length === 0 && !c.noTags) || (c.recheck === 'days' && c.recheckDays === undefined),
     )
     .map((c) => ({ at: c.id, detail: 'no effect, or no time to ask again' }))
+}
+
+/** Strain follows the planned seconds of whatever rests on hands or forearms (progressions.md 1). */
+function strainFollows(p: Library): Found[] {
+  return [...p.stages, ...p.drills]
+    .filter(({ load, dose }) => (load.WB ?? load.FB) !== undefined && (load.ST ?? 0) < strainOf(dose))
+    .map(({ id }) => ({ at: id, detail: 'its dose is longer than its strain says' }))
 }
 
 function setupDriven(p: Library): Found[] {

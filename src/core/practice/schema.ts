@@ -74,7 +74,20 @@ const DoseSchema = z.strictObject({
   perSide: z.boolean().default(false),
   /** Attempts in one class, both leads together. */
   cap: RangedSchema.optional(),
+  /** Between sets, s; where it is not said, as long as the work. */
+  restS: z.number().positive().optional(),
+  /** How it grows in a clean week, to where, and how far in somebody's first month, s. */
+  growth: z
+    .strictObject({
+      weeklyS: z.number().positive(),
+      toS: z.number().positive(),
+      firstMonthS: z.number().positive().optional(),
+    })
+    .optional(),
+  /** What numbers alone do not say: tempo, order, which side more. */
+  note: sentence.optional(),
 })
+export type Dose = z.infer<typeof DoseSchema>
 
 /** Stage ids, or a rung number such as FS-10, which any of its branches satisfies; of each group at least so many. */
 const AfterSchema = z.strictObject({
@@ -300,11 +313,18 @@ export const MeasureSchema = z.strictObject({
   ratio: z.number().positive().nullable(),
   errorCm: z.number().positive().nullable(),
 })
-/** What a drill trains; `needsProp` says why no drill without props exists for it. */
+/**
+ * What a drill trains: the checks that tell on it and the first drills when it is short (drills-and-checks.md B.8), and
+ * what a shortage shows as. Confidence shows as nothing: it is asked privately and never told beside a name (ruling 10).
+ * `needsProp` says why no drill without props exists for it.
+ */
 export const CapabilitySchema = z.strictObject({
   id: z.enum(CAPABILITIES),
   name: z.string(),
   needsProp: sentence.optional(),
+  checks: z.array(z.string()),
+  drills: z.array(z.string()).min(1),
+  showsAs: z.enum(['mobility', 'strength', 'technique']).optional(),
 })
 export const BundleSchema = z.strictObject({
   id: z.string(),

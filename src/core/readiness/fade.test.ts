@@ -1,4 +1,4 @@
-import { did, evidence, TODAY } from '@/testing/evidence'
+import { did, evidence, saw, TODAY } from '@/testing/evidence'
 import { addDays } from '../day'
 import { findById } from '../practice/find'
 import { shippedPractice } from '../practice/library'
@@ -25,7 +25,7 @@ describe('props fade', () => {
     const held = (seconds: number) => [9, 2].map((d) => did('FS-03c', d, { setupId: STRAP, seconds }))
     const at = (seconds: number) =>
       proposeFade(practice, findById(practice.stages, 'FS-03c'), STRAP, held(seconds))
-    expect([at(59), at(60)?.code]).toEqual([null, 'fade'])
+    expect([at(24), at(25)?.code]).toEqual([null, 'fade'])
   })
   it('is silent once somebody works with less already', () => {
     expect(ask(tried(STRAP, 9), tried(STRAP, 5), tried(BLOCK, 2))).toBeNull()
@@ -38,6 +38,34 @@ describe('props fade', () => {
       faultId: 'FT-elbow-splay',
     })
     expect(ask(tried(BLOCK, 9, seen), tried(BLOCK, 2, seen))).toBeNull()
+  })
+  it('never jumps to another stage’s setup', () => {
+    const rested = (stage: string, ...setups: string[]) =>
+      setups.flatMap((setupId) => {
+        const own = findById(practice.stages, stage)
+        return (
+          proposeFade(practice, own, setupId, [did(stage, 9, { setupId }), did(stage, 2, { setupId })]) ?? []
+        )
+      })
+    for (const stage of ['SH-02', 'SH-03', 'FS-08a', 'HD-06', 'HS-03'])
+      expect([stage, rested(stage, ...findById(practice.stages, stage).setups)]).toEqual([stage, []])
+    for (const stage of practice.stages)
+      for (const fade of rested(stage.id, ...stage.setups)) {
+        const after = practice.stages.filter((s) => stage.fadeTo.some((name) => s.id.startsWith(name)))
+        const allowed = [stage, ...after].flatMap((s) => s.setups)
+        expect([stage.id, fade.code === 'fade' && allowed.includes(fade.to)]).toEqual([stage.id, true])
+      }
+  })
+  it('not while elbows still drift, after a time away, on the way back, or where props are kept', () => {
+    const clean = [tried(STRAP, 12), tried(STRAP, 9)]
+    const fades = (e: Parameters<typeof evidence>, held = {}) =>
+      proposeFades(practice, evidence(...e), TODAY, held)
+    expect(fades(clean)).toHaveLength(1)
+    expect(fades([...clean, saw('CK-elbow-drift', 3)])).toEqual([])
+    expect(fades([...clean, saw('CK-elbow-drift', 1)])).toHaveLength(1)
+    expect(fades([tried(STRAP, 35), tried(STRAP, 32)])).toEqual([])
+    expect(fades(clean, { keep: true })).toEqual([])
+    expect(fades(clean, { backFrom: 'FS-05' })).toEqual([])
   })
   it('over a history: one proposal a stage, and what should come back before what may go', () => {
     const clean = [tried(STRAP, 12), tried(STRAP, 9)]

@@ -2,7 +2,9 @@ import { daysBetween, type Day } from '../day'
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
 import type { Stage } from '../practice/schema'
-import { EVIDENCE_WINDOW_DAYS, type Attempt, type Evidence } from './evidence'
+import { answersTo } from '../practice/after'
+import { holdSeconds } from '../practice/dose'
+import { EVIDENCE_WINDOW_DAYS, resultsOf, type Attempt, type Evidence } from './evidence'
 import { isCleanWork } from './favourable'
 
 export type FadeProposal = {
@@ -29,11 +31,24 @@ const FADE_DAYS = 2
 /** The fault that the aid guards against, so often in one class, brings it back. */
 const RESTORE_TIMES = 2
 
+/** What keeps props where they are. */
+export type FadeHeld = {
+  /** The way of working keeps props for comfort (question A40). */
+  readonly keep?: boolean
+  /** The stage somebody is going back from: nothing comes off there now. */
+  readonly backFrom?: string | null
+}
+
 /**
  * Which props may come off, one step at a time, or should come back, from somebody's tries of the last six weeks.
  * @param evidence already folded
  */
-export function proposeFades(practice: Library, evidence: Evidence, asOf: Day): FadeProposal[] {
+export function proposeFades(
+  practice: Library,
+  evidence: Evidence,
+  asOf: Day,
+  { keep = false, backFrom = null }: FadeHeld = {},
+): FadeProposal[] {
   const recent = evidence.attempts.filter((a) => daysBetween(a.day, asOf) <= EVIDENCE_WINDOW_DAYS)
   return [...new Set(recent.map((a) => a.stageId))].flatMap((stageId) => {
     const stage = findById(practice.stages, stageId)
@@ -43,14 +58,57 @@ export function proposeFades(practice: Library, evidence: Evidence, asOf: Day): 
     )
     // A prop that should come back comes before any that may go: one thing at a time.
     const restore = proposals.filter((p) => p.code === 'restore')
-    return (restore.length > 0 ? restore : proposals).slice(0, 1)
+    const fades = proposals.filter(
+      (p) => !keep && stageId !== backFrom && isLately(p, asOf) && !stillNeeds(practice, p, evidence),
+    )
+    return (restore.length > 0 ? restore : fades).slice(0, 1)
   })
+}
+
+/** Nobody who was away comes back to less than they left with. */
+function isLately(proposal: FadeProposal, asOf: Day): boolean {
+  const newest = proposal.code === 'fade' ? proposal.days.at(-1) : proposal.day
+  return newest !== undefined && daysBetween(newest, asOf) <= AWAY_DAYS
+}
+
+const AWAY_DAYS = 21
+
+/** Whether what the aid guards against is measured or seen in them now, whatever the tries with it looked like. */
+function stillNeeds(practice: Library, { setupId }: FadeProposal, evidence: Evidence): boolean {
+  const { prevents } = findById(practice.setups, setupId)
+  const drift = resultsOf(evidence.observations, 'CK-elbow-drift').at(-1)?.values.single
+  const drifts = prevents.some((id) => DRIFT_FAULTS.includes(id)) && (drift ?? 0) > MOST_DRIFT_CM
+  const newest = evidence.attempts
+    .map((a) => a.day)
+    .sort()
+    .at(-1)
+  const seen = evidence.attempts.some((a) => a.day === newest && a.faults.some((f) => prevents.includes(f)))
+  return drifts || seen
+}
+
+/** Faults that elbow drift measures, and the most that goes without an aid, cm (FS-03c). */
+const DRIFT_FAULTS: readonly string[] = ['FT-elbow-splay', 'FT-hands-converge']
+const MOST_DRIFT_CM = 2
+
+/**
+ * The next smaller aid that this stage or what it fades to is done with: an aid that was added comes off towards the
+ * stage's own setup; a smaller aid of a harder stage is no fade but a jump.
+ */
+function nextLess(practice: Library, stage: Stage, setupId: string): string | undefined {
+  const after = practice.stages.filter((s) => stage.fadeTo.some((name) => answersTo(s.id, name)))
+  const own = new Set([...stage.setups, ...after.flatMap((s) => s.setups)])
+  const leadsHome = (id: string, seen: readonly string[] = []): boolean =>
+    stage.setups.includes(id) ||
+    findById(practice.setups, id).less.some((next) => !seen.includes(next) && leadsHome(next, [...seen, id]))
+  return findById(practice.setups, setupId).less.find(
+    (to) => own.has(to) || (!stage.setups.includes(setupId) && leadsHome(to)),
+  )
 }
 
 /** The proposal for one setup at a stage, or null. */
 export function proposeFade(
   practice: Library,
-  stage: Pick<Stage, 'id' | 'dose'>,
+  stage: Stage,
   setupId: string,
   tries: readonly Attempt[],
 ): FadeProposal | null {
@@ -68,7 +126,7 @@ export function proposeFade(
     if (seen.length >= RESTORE_TIMES)
       return { ...base, code: 'restore', faultId, day: newest, evidenceIds: seen.map((t) => t.id) }
   }
-  const [to] = less
+  const to = nextLess(practice, stage, setupId)
   const aided = tries.filter((t) => t.setupId === setupId)
   const days = [...new Set(aided.map((t) => t.day))].sort().slice(-FADE_DAYS)
   const clean = days.every((day) => aided.filter((t) => t.day === day).every((t) => isAtTarget(stage, t)))
@@ -86,8 +144,8 @@ export function proposeFade(
 
 /** Clean at or above the target dose; a try without its time is taken at its word. */
 function isAtTarget({ dose }: Pick<Stage, 'dose'>, attempt: Attempt): boolean {
-  const target = dose.seconds?.value
-  const longEnough = attempt.seconds === null || target === undefined || attempt.seconds >= target
+  const held = dose.seconds !== undefined || dose.breaths !== undefined
+  const longEnough = attempt.seconds === null || !held || attempt.seconds >= holdSeconds(dose)
   return isCleanWork(attempt) && longEnough
 }
 

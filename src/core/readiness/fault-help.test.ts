@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { did, evidence, saw, TODAY } from '@/testing/evidence'
+import { did, evidence, saw, TODAY, within } from '@/testing/evidence'
 import { findById } from '../practice/find'
 import { shippedPractice } from '../practice/library'
 import { capsFrom, NO_LIMITS } from '../screening/caps'
@@ -21,8 +21,18 @@ describe('help with a fault', () => {
       checkIn,
       asked: ladderOf(practice, 'FS').gatesBeneath('FS-06'),
       asOf: TODAY,
+      within: within(NO_LIMITS),
+      stageId: 'FS-05',
     })
-  const nobody = { evidence: evidence(), caps: NO_LIMITS, checkIn: null, asked: [], asOf: TODAY }
+  const nobody = {
+    evidence: evidence(),
+    caps: NO_LIMITS,
+    checkIn: null,
+    asked: [],
+    asOf: TODAY,
+    within: within(NO_LIMITS),
+    stageId: null,
+  }
   it('two people with one fault and different evidence get different first causes, with the evidence', () => {
     const stiff = help(
       evidence(saw('CK-dolphin-hold', 60), saw('CK-forearm-overhead', { left: 4, right: 3 })),
@@ -66,9 +76,9 @@ describe('help with a fault', () => {
     }
     expect(help(evidence(), said).causes[0]?.cause).toBe('fatigue')
   })
-  it('without evidence keeps the practice’s own order, and never gives a drill that limits close', () => {
-    const fault = findById(practice.faults, 'FT-elbow-splay')
-    expect(help(evidence()).causes.map((c) => c.cause)).toEqual(fault.causes)
+  it('without evidence says that it is not known and what to measure first, and never gives a drill that limits close', () => {
+    expect(help(evidence())).toMatchObject({ known: false })
+    expect(help(evidence()).causes.map((c) => c.cause)).toEqual(['setup', 'fatigue', 'mobility', 'strength'])
     // Fear is never put first, nor read from tonight's private words (ruling 10).
     for (const f of practice.faults.filter((x) => x.causes.some((c) => c !== 'fear')))
       expect(helpWith(practice, f.id, nobody).causes[0]?.cause).not.toBe('fear')
@@ -78,7 +88,7 @@ describe('help with a fault', () => {
         fc.constantFrom(...practice.cautions.flatMap((c) => c.conditions)),
         (f, condition) => {
           const caps = limitsOf(condition)
-          const { drillId } = helpWith(practice, f.id, { ...nobody, caps })
+          const { drillId } = helpWith(practice, f.id, { ...nobody, caps, within: within(caps) })
           if (drillId === null) return
           const { load } = findById(practice.drills, drillId)
           for (const c of caps.caps.filter((x) => x.action === 'stop' || x.action === 'avoid'))
@@ -86,6 +96,51 @@ describe('help with a fault', () => {
         },
       ),
     )
+  })
+})
+
+describe('help follows the cause and the limbs', () => {
+  const at = (faultId: string, stageId: string, ...facts: Parameters<typeof evidence>) =>
+    helpWith(practice, faultId, {
+      ...{ evidence: evidence(...facts), caps: NO_LIMITS, checkIn: null, asOf: TODAY },
+      ...{ asked: ladderOf(practice, 'FS').gatesBeneath('FS-09'), within: within(NO_LIMITS), stageId },
+    })
+  it('stiff arms and weak arms that let the head drop get different drills', () => {
+    const stiff = at(
+      'FT-head-drop',
+      'FS-05',
+      saw('CK-dolphin-hold', 70),
+      saw('CK-backs-reach', { left: 6, right: 6 }),
+      saw('CK-forearm-overhead', { left: 5, right: 5 }),
+    )
+    const weak = at(
+      'FT-head-drop',
+      'FS-05',
+      saw('CK-dolphin-hold', 10),
+      saw('CK-forearm-overhead', { left: 0, right: 0 }),
+    )
+    expect([stiff.causes[0]?.cause, weak.causes[0]?.cause]).toEqual(['mobility', 'strength'])
+    expect(stiff.drillId).not.toBe(weak.drillId)
+    expect(findById(practice.drills, stiff.drillId ?? '').for.SF ?? 0).toBeGreaterThanOrEqual(2)
+  })
+  it('names no setup for other limbs: a hanging arch on the forearms is not mended on the hands', () => {
+    for (const fault of practice.faults)
+      for (const stage of practice.stages.filter((s) => s.faults.includes(fault.id))) {
+        const { setupId } = at(fault.id, stage.id)
+        if (setupId === null) continue
+        const users = practice.stages.filter((s) => s.setups.includes(setupId))
+        if (users.length === 0) continue
+        const limbs = (s: (typeof users)[number]) => [(s.load.WB ?? 0) > 0, (s.load.FB ?? 0) > 0]
+        expect([fault.id, stage.id, setupId, users.some((s) => `${limbs(s)}` === `${limbs(stage)}`)]).toEqual(
+          [fault.id, stage.id, setupId, true],
+        )
+      }
+    expect(at('FT-low-back-arch', 'FS-10a').setupId).toBe('SETUP-wall-touch-forearm')
+  })
+  it('a check that is passed speaks against what it would show', () => {
+    const strong = at('FT-head-drop', 'FS-05', saw('CK-dolphin-hold', 90))
+    expect(strong.known).toBe(false)
+    expect(strong.causes.at(-1)?.cause).toBe('strength')
   })
 })
 

@@ -1,13 +1,14 @@
 import { daysBetween, type Day } from '../day'
 import type { Library } from '../practice/library'
 import { findById } from '../practice/find'
-import type { Fault, Gate, ReadinessCheck } from '../practice/schema'
-import { closes, type Limits } from '../screening/caps'
+import type { Fault, Gate, ReadinessCheck, Stage } from '../practice/schema'
+import type { Limits } from '../screening/caps'
 import { closesSetup } from '../screening/setup-limits'
 import type { CheckIn } from '../screening/tonight'
-import { checksOf, COVERS_FROM, SHOWS_AS, type Capability, type Cause } from './capabilities'
-import { EVIDENCE_WINDOW_DAYS, resultsOf, weakerValue, type Evidence } from './evidence'
+import { checksOf, COVERS_FROM, showsAs, type Capability, type Cause } from './capabilities'
+import { EVIDENCE_WINDOW_DAYS, resultsOf, weakerValue, type Evidence, type Observation } from './evidence'
 import { satisfies } from './favourable'
+import { staysWithin, type Within } from './within'
 
 /** What speaks for a cause in this person: a check with its value and how far it is from what is asked, or the arms. */
 export type CauseEvidence =
@@ -37,6 +38,10 @@ export type FaultHelp = {
   readonly setupId: string | null
   readonly drillId: string | null
   readonly then: Fault['then']
+  /** When that changes, in a sentence; empty where it does not. */
+  readonly until: string
+  /** Whether anything in this person speaks for the first cause; without it, measure again first. */
+  readonly known: boolean
 }
 
 /** Who it is about, and on which day. */
@@ -48,6 +53,10 @@ export type HelpFor = {
   /** Gates of what this person works towards and of everything beneath it. */
   readonly asked: readonly Gate[]
   readonly asOf: Day
+  /** What they may be given as a drill. */
+  readonly within: Within
+  /** The stage it was seen at: a setup for other limbs helps nobody. */
+  readonly stageId: string | null
 }
 
 /** The order in which the practice names causes is worth this much a place: any evidence outweighs it. */
@@ -67,25 +76,92 @@ export function helpWith(practice: Library, faultId: string, who: HelpFor): Faul
     .map((cause, i): RankedCause => {
       const because = evidenceFor(practice, fault, cause, who)
       const most = Math.max(0, ...because.map((b) => (b.code === 'check' ? Math.min(1, b.short) : 1)))
+      const against = because.length === 0 ? passedFor(practice, fault, cause, who) : 0
       // Fear never leads: it is asked privately and not told beside a name (ruling 10).
-      const said = cause === 'fear' ? -1 : because.length === 0 ? 0 : 1 + most
+      const said = cause === 'fear' ? -1 : because.length === 0 ? -AGAINST_WORTH * against : 1 + most
       return { cause, because, score: said + PLACE_WORTH * (fault.causes.length - i) }
     })
-    .toSorted((a, b) => b.score - a.score)
+    .toSorted(byEvidence)
+  const [first] = causes
+  const known = (first?.because.length ?? 0) > 0
   return {
     faultId,
     causes,
     cue: fault.cue,
-    setupId: fault.setups.find((id) => !closesSetup(practice, who.caps, id)) ?? null,
-    drillId: fault.drills.find((id) => !closes(who.caps, findById(practice.drills, id).load)) ?? null,
+    setupId: setupFor(practice, fault, who),
+    drillId: drillFor(practice, fault, known ? (first?.cause ?? null) : null, who),
     then: fault.then,
+    until: fault.until ?? '',
+    known,
   }
+}
+
+/** A check that is passed speaks against what its shortage would show as. */
+const AGAINST_WORTH = 0.4
+/** The order in which causes are tested: measure, tired arms, technique, range, strength; fear is never named (faults.md 11). */
+const TEST_ORDER: readonly Cause[] = ['setup', 'fatigue', 'technique', 'mobility', 'strength']
+
+/** The best supported first; where nothing speaks for any, what can be measured again comes first, and fear last. */
+function byEvidence(a: RankedCause, b: RankedCause): number {
+  if (a.because.length + b.because.length > 0) return b.score - a.score
+  const place = ({ cause, score }: RankedCause): number =>
+    (cause === 'fear' ? TEST_ORDER.length : TEST_ORDER.indexOf(cause)) + (score < 0 ? TEST_ORDER.length : 0)
+  return place(a) - place(b)
+}
+
+/** The first of its setups that limits leave open and that is put up for the same limbs as the stage it was seen at. */
+function setupFor(practice: Library, fault: Fault, { caps, stageId }: HelpFor): string | null {
+  const seenAt = practice.stages.find((s) => s.id === stageId)
+  const fits = (id: string): boolean => {
+    if (!seenAt) return true
+    const users = practice.stages.filter((s) => s.setups.includes(id))
+    return users.length === 0 || users.some((s) => restsOn(s) === restsOn(seenAt))
+  }
+  return fault.setups.find((id) => fits(id) && !closesSetup(practice, caps, id)) ?? null
+}
+
+/** What carries a stage: hands, forearms, both, or neither. */
+function restsOn({ load }: Stage): string {
+  return `${(load.WB ?? 0) >= 1 ? 'hands' : ''} ${(load.FB ?? 0) >= 1 ? 'forearms' : ''} ${(load.NF ?? 0) >= 1 && !load.WB && !load.FB ? 'shoulders' : ''}`
+}
+
+/** The first of its drills that trains what shows as the cause; any that may be done where the cause is not known. */
+function drillFor(practice: Library, fault: Fault, cause: Cause | null, { within }: HelpFor): string | null {
+  const open = fault.drills.filter((id) => staysWithin(findById(practice.drills, id), within))
+  const mends = open.find((id) =>
+    Object.entries(findById(practice.drills, id).for).some(
+      ([c, weight]) => weight >= COVERS_FROM && showsAs(practice, c as Capability) === cause,
+    ),
+  )
+  return mends ?? open[0] ?? null
+}
+
+/** How many checks that tell on a cause are passed lately. */
+function passedFor(practice: Library, fault: Fault, cause: Cause, who: HelpFor): number {
+  const checks = new Set(
+    trainedBy(practice, fault).flatMap((c) => (showsAs(practice, c) === cause ? checksOf(practice, c) : [])),
+  )
+  const passed = [...checks].filter((id) => {
+    const gate = strictest(who.asked, id) ?? easiest(practice, id)
+    const newest = newestOf(who, id)
+    const lessIsBetter = findById(practice.checks, id).betterIs === 'less'
+    return (
+      gate !== undefined && newest !== undefined && satisfies(gate, weakerValue(newest.values, lessIsBetter))
+    )
+  })
+  return Math.min(1, passed.length)
+}
+
+function newestOf({ evidence, asOf }: HelpFor, checkId: string): Observation | undefined {
+  return resultsOf(evidence.observations, checkId).findLast(
+    (o) => o.valid && daysBetween(o.day, asOf) <= EVIDENCE_WINDOW_DAYS,
+  )
 }
 
 function evidenceFor(practice: Library, fault: Fault, cause: Cause, who: HelpFor): CauseEvidence[] {
   if (cause === 'fatigue') return fatigue(who)
   const checks = new Set(
-    trainedBy(practice, fault).flatMap((c) => (SHOWS_AS[c] === cause ? checksOf(c) : [])),
+    trainedBy(practice, fault).flatMap((c) => (showsAs(practice, c) === cause ? checksOf(practice, c) : [])),
   )
   return [...checks]
     .flatMap((id) => shortOf(practice, findById(practice.checks, id), who))
@@ -99,16 +175,14 @@ function trainedBy(practice: Library, fault: Fault): Capability[] {
       weight >= COVERS_FROM ? [c as Capability] : [],
     ),
   )
-  return trained.length > 0 ? [...new Set(trained)] : (Object.keys(SHOWS_AS) as Capability[])
+  return trained.length > 0 ? [...new Set(trained)] : practice.capabilities.map((c) => c.id)
 }
 
 type ShortOf = Extract<CauseEvidence, { code: 'check' }>
 
-function shortOf(practice: Library, check: ReadinessCheck, { evidence, asked, asOf }: HelpFor): ShortOf[] {
-  const gate = strictest(asked, check.id) ?? easiest(practice, check.id)
-  const newest = resultsOf(evidence.observations, check.id).findLast(
-    (o) => o.valid && daysBetween(o.day, asOf) <= EVIDENCE_WINDOW_DAYS,
-  )
+function shortOf(practice: Library, check: ReadinessCheck, who: HelpFor): ShortOf[] {
+  const gate = strictest(who.asked, check.id) ?? easiest(practice, check.id)
+  const newest = newestOf(who, check.id)
   if (!gate || !newest) return []
   const value = weakerValue(newest.values, check.betterIs === 'less')
   if (satisfies(gate, value)) return []

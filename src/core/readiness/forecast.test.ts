@@ -27,18 +27,29 @@ describe('forecast', () => {
     expect(of(34, 32, 31, 28).code).toBe('flat')
   })
   it('by hand: 5 s a week from 30 reach 45 in 3 weeks', () => {
-    expect(of(15, 20, 25, 30)).toMatchObject({ code: 'weeks', from: 3, to: 3, perWeek: 5 })
+    expect(of(15, 20, 25, 30)).toMatchObject({ code: 'weeks', from: 3, to: 4, perWeek: 5 })
   })
   it('is always a range in order, and one wild day hardly moves it', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 5, max: 60 }), { minLength: 4, maxLength: 12 }), (values) => {
         const f = of(...values)
-        if (f.code === 'weeks') expect(f.from).toBeLessThanOrEqual(f.to)
+        // Never a date without a range: at least a week wide.
+        if (f.code === 'weeks') expect(f.from).toBeLessThan(f.to)
       }),
     )
     const points = (wild: number) =>
       [20, 22, wild, 26, 28, 30, 32].map((value, i) => ({ day: addDays(TODAY, 7 * (i - 6)), value }))
     expect(Math.abs(theilSen(points(90), TODAY).slope - theilSen(points(24), TODAY).slope)).toBeLessThan(0.6)
+  })
+  it('says there only of who was there on the last two days, and nothing of who was away', () => {
+    expect(of(60, 60, 60, 60, 40, 40).code).not.toBe('there')
+    expect(of(44, 46, 40, 50).code).not.toBe('there')
+    const old = holds(20, 25, 30, 32).map((o) => ({ ...o, day: addDays(o.day, -67) }))
+    expect(forecastGate(gate, check, old, TODAY)).toEqual({ code: 'old', days: 67 })
+    // A year ago says nothing of the rate now: four results of this month are flat for three weeks, not for a year.
+    const year = { ...saw('CK-dolphin-hold', 60), day: addDays(TODAY, -365) }
+    const flat = forecastGate(gate, check, [year, ...holds(30, 30, 30, 30)], TODAY)
+    expect(flat).toMatchObject({ code: 'flat', weeks: 3 })
   })
   it('ignores what did not count and what is still to come', () => {
     const facts = [

@@ -6,12 +6,20 @@ import { cleanDays, type CleanDay } from './gate'
 /** How a result has been going, and when it may reach a threshold: always a range, never a date. */
 export type Forecast =
   | { readonly code: 'not-enough'; readonly days: number; readonly needed: number }
+  /** Nothing shown lately: the last result is so many days old. */
+  | { readonly code: 'old'; readonly days: number }
   | { readonly code: 'there'; readonly value: number }
   | { readonly code: 'flat'; readonly weeks: number; readonly value: number }
   | { readonly code: 'weeks'; readonly from: number; readonly to: number; readonly perWeek: number }
 
 /** A trend wants at least this many clean days. */
 const LEAST_DAYS = 4
+/** Only the last ten weeks tell of the rate. */
+const LOOKS_BACK_DAYS = 70
+/** A line is not drawn on past this many days after the last result. */
+const SILENT_DAYS = 14
+/** So many of the last clean days at the mark before somebody is said to be there. */
+const THERE_DAYS = 2
 /** Further than this is no forecast, weeks. */
 const FURTHEST_WEEKS = 26
 /** The middle of pairwise slopes that is kept as the range: a nominal 80 %. */
@@ -27,25 +35,38 @@ export function forecastGate(
   observations: readonly Observation[],
   asOf: Day,
 ): Forecast {
-  const days = cleanDays(gate, check, observations).filter((d) => d.day <= asOf)
-  if (days.length < LEAST_DAYS) return { code: 'not-enough', days: days.length, needed: LEAST_DAYS }
-  const trend = theilSen(days, asOf)
+  const all = cleanDays(gate, check, observations).filter((d) => d.day <= asOf)
+  const last = all.at(-1)
+  const silentDays = last ? daysBetween(last.day, asOf) : 0
+  if (silentDays > SILENT_DAYS) return { code: 'old', days: silentDays }
+  // What was long ago says nothing of the rate now.
+  const days = all.filter((d) => daysBetween(d.day, asOf) <= LOOKS_BACK_DAYS)
+  if (!last || days.length < LEAST_DAYS) return { code: 'not-enough', days: days.length, needed: LEAST_DAYS }
+  // The line is read where it was last seen, and no further.
+  const trend = theilSen(days, last.day)
   const wanted = gate.value ?? 0
   const sign = gate.op === '<=' ? -1 : 1
   const now = trend.at(0)
-  if (sign * now >= sign * wanted) return { code: 'there', value: now }
+  const reached = days.slice(-THERE_DAYS).every((d) => sign * d.value >= sign * wanted)
+  if (reached && sign * now >= sign * wanted) return { code: 'there', value: now }
   const weeksAt = (slope: number): number => (sign * slope <= 0 ? Infinity : ((wanted - now) / slope) * 1)
   const [a, b] = [weeksAt(trend.high), weeksAt(trend.low)]
   const soon = Math.min(a, b)
-  const span = daysBetween(days[0]?.day ?? asOf, asOf) / 7
+  const span = daysBetween(days[0]?.day ?? asOf, last.day) / 7
+  if (sign * now >= sign * wanted) return { code: 'weeks', from: 1, to: 2, perWeek: trend.slope }
   if (!(soon <= FURTHEST_WEEKS) || sign * trend.slope <= 0)
     return { code: 'flat', weeks: Math.round(span), value: now }
   return {
     code: 'weeks',
-    from: Math.max(1, Math.round(soon)),
-    to: Math.min(FURTHEST_WEEKS, Math.max(2, Math.round(Math.max(a, b)))),
+    ...widened(Math.round(soon), Math.round(Math.max(a, b))),
     perWeek: trend.slope,
   }
+}
+
+/** Never a date without a range: at least a week wide. */
+function widened(from: number, to: number): { from: number; to: number } {
+  const least = Math.max(1, Math.min(from, FURTHEST_WEEKS - 1))
+  return { from: least, to: Math.min(FURTHEST_WEEKS, Math.max(least + 1, to)) }
 }
 
 export type Trend = {

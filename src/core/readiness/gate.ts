@@ -18,7 +18,7 @@ export type GateResult = {
   readonly neededDays: number
   readonly ofDays: number
   /** Points of holds and repetitions, and how many are asked for (ruling 4); null where the days say it all. */
-  readonly points: { readonly have: number; readonly need: number } | null
+  readonly points?: { readonly have: number; readonly need: number } | null
   /** Clean work on a harder stage that shows the value anew, where it is newer than the newest clean day. */
   readonly renewedDay: Day | null
   /** Set when the newest clean day is older than the check stays fresh. */

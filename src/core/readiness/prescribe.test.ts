@@ -1,11 +1,13 @@
 import fc from 'fast-check'
-import { did, evidence, TODAY } from '@/testing/evidence'
+import { did, evidence, TODAY, within } from '@/testing/evidence'
 import { findById } from '../practice/find'
 import { shippedPractice } from '../practice/library'
 import { capsFrom, NO_LIMITS } from '../screening/caps'
 import type { GateResult } from './gate'
 import { covers, needName, prescribe } from './prescribe'
+import { fitDose } from '../practice/dose'
 import { jointsLoaded } from './recent-load'
+import { withinOf } from './within'
 
 const practice = shippedPractice()
 const gate = {
@@ -18,6 +20,8 @@ const gate = {
 } as const
 const limitsOf = (condition: string) =>
   capsFrom(practice, { set: new Set([condition]), unknown: [] }, [], TODAY)
+
+const free = { within: within(NO_LIMITS), breathS: 5, tired: false }
 
 describe('prescription', () => {
   const missing = (...checks: string[]): GateResult[] =>
@@ -41,12 +45,12 @@ describe('prescription', () => {
       { missing: missing('CK-dolphin-hold', 'CK-head-clear') },
       {
         minutes: 12,
-        caps: NO_LIMITS,
+        ...free,
       },
     )
     expect(drills).toHaveLength(1)
     expect(drills[0]?.covers).toEqual(['CK-dolphin-hold', 'CK-head-clear'])
-    expect(drills[0]?.doseShare).toBeCloseTo(2 / 3, 9)
+    expect(drills[0]?.dose).toMatchObject({ sets: 2, reps: 3 })
     expect(needName(practice, 'CK-dolphin-hold')).toBe('dolphin hold')
   })
   it('keeps to minutes, props and limits whatever is missing', () => {
@@ -60,7 +64,7 @@ describe('prescription', () => {
           const drills = prescribe(
             practice,
             { missing: missing(...checks) },
-            { minutes, caps, props: new Set(['strap']) },
+            { ...free, within: within(caps), minutes, props: new Set(['strap']) },
           )
           expect(drills.reduce((sum, d) => sum + d.minutes, 0)).toBeLessThanOrEqual(minutes)
           for (const d of drills) {
@@ -89,12 +93,91 @@ describe('prescription', () => {
         { missing: missing('CK-dolphin-hold') },
         {
           minutes: 12,
-          caps: NO_LIMITS,
+          ...free,
           recent: new Set(recent),
         },
       )[0]?.drillId
     const first = ask([])
     expect(ask([first ?? ''])).not.toBe(first)
+  })
+})
+
+describe('what is given to whom', () => {
+  const asked = (check: string, value: number | null, state: GateResult['state'] = 'unmet'): GateResult => ({
+    ...{ gate: { ...gate, check }, state, value, valueDay: TODAY, cleanDays: 0, neededDays: 1, ofDays: 1 },
+    ...{ points: null, renewedDay: null, staleDays: null, notCounted: null, evidenceIds: [] },
+  })
+  const give = (
+    needs: GateResult[],
+    part: Partial<Parameters<typeof prescribe>[2]> = {},
+    faults: string[] = [],
+  ) => prescribe(practice, { missing: needs, faults }, { ...free, minutes: 12, ...part })
+  const novice = (limits = NO_LIMITS, missing: GateResult[] = []) =>
+    withinOf(practice, new Set(['FS-01', 'FS-02', 'HS-01']), limits, missing)
+
+  it('the first drills that the practice names come first, for every check that tells on a capability', () => {
+    for (const { checks, drills } of practice.capabilities)
+      for (const check of checks) {
+        const named = practice.capabilities.filter((c) => c.checks.includes(check)).flatMap((c) => c.drills)
+        const [first] = give([asked(check, null)], { minutes: 60 })
+        expect([check, named.includes(first?.drillId ?? ''), drills.length > 0]).toEqual([check, true, true])
+      }
+  })
+  it('a number that is reached and wants only its days gets no drill', () => {
+    expect(give([asked('CK-dolphin-hold', 52, 'confirm')])).toEqual([])
+  })
+  it('what is missing most comes first', () => {
+    const needs = [asked('CK-dolphin-hold', 40), asked('CK-hollow', 3)]
+    expect(give(needs, { minutes: 3 })[0]?.covers).toEqual(['CK-hollow'])
+  })
+  it('nobody is drilled at a load they do not stand on: no hops, head or wall for a beginner', () => {
+    for (const check of practice.checks)
+      for (const { drillId } of give([asked(check.id, null)], { within: novice(), minutes: 60 })) {
+        const { FR = 0, HB = 0, NF = 0, WB = 0 } = findById(practice.drills, drillId).load
+        expect([check.id, drillId, FR, HB, NF, WB <= 1]).toEqual([check.id, drillId, 0, 0, 0, true])
+      }
+    for (const fault of practice.faults)
+      for (const { drillId } of give([], { within: novice(), minutes: 60 }, [fault.id]))
+        expect(findById(practice.drills, drillId).load.FR ?? 0).toBe(0)
+  })
+  it('a neck that is not free gets no crown roll, whoever it is', () => {
+    const sore = [asked('CK-neck-flexion', 3), asked('CK-neck-isometric', 0)]
+    const able = withinOf(practice, new Set(practice.stages.map((s) => s.id)), NO_LIMITS, sore)
+    const given = give(sore, { within: able, minutes: 60 })
+    expect(given.length).toBeGreaterThan(0)
+    for (const { drillId } of given)
+      expect([
+        drillId,
+        findById(practice.drills, drillId).load.HB,
+        findById(practice.drills, drillId).load.NF,
+      ]).toEqual([drillId, undefined, undefined])
+  })
+  it('strain follows the seconds, so that a Stop on effort reaches planks and holds', () => {
+    const plank = findById(practice.drills, 'DR-clasped-plank')
+    expect(plank.load.ST).toBe(2)
+    for (const condition of ['VASC', 'EYE-R', 'POST', 'HERN'])
+      expect(
+        give(
+          [],
+          { within: within(limitsOf(condition)) },
+          practice.faults.filter((f) => f.drills.includes(plank.id)).map((f) => f.id),
+        ).map((d) => d.drillId),
+      ).not.toContain(plank.id)
+  })
+  it('fits the dose: own breath, measured level, half when tired, no longer than a limit allows', () => {
+    const [hold] = give([], { breathS: 4 }, ['FT-elbow-splay']).filter((d) => d.dose.breaths !== null)
+    if (hold) expect(hold.dose.holdS).toBe((hold.dose.breaths ?? 0) * 4)
+    const usual = give([asked('CK-hollow', null)], { minutes: 3 })[0]
+    const tired = give([asked('CK-hollow', null)], { minutes: 3, tired: true })[0]
+    expect(usual?.drillId).toBe('DR-hollow')
+    expect([usual?.dose.sets, usual?.dose.holdS, usual?.dose.restS]).toEqual([5, 12, 20])
+    expect(tired?.dose.holdS).toBe(12)
+    const dose = findById(practice.drills, 'DR-hollow').dose
+    expect(fitDose(dose).holdS).toBe(30)
+    expect(fitDose(dose, { share: 0.5 }).holdS).toBe(15)
+    expect(fitDose(dose, { share: 0.5, mostSeconds: 10 }).holdS).toBe(10)
+    expect(fitDose(dose, { share: 3 }).holdS).toBe(30)
+    expect(fitDose(findById(practice.stages, 'FS-09').dose, { mostAttempts: 8 }).cap).toBe(8)
   })
 })
 
@@ -112,7 +195,7 @@ describe('recent load and the order of drills', () => {
         ),
         fc.subarray(['wrist', 'shoulder', 'elbow', 'trunk']),
         (faults, joints) => {
-          const given = { minutes: 20, caps: NO_LIMITS, loaded: new Set(joints) }
+          const given = { minutes: 20, ...free, loaded: new Set(joints) }
           for (const d of prescribe(practice, { missing: [], faults }, given)) {
             const drill = findById(practice.drills, d.drillId)
             const tires = joints.some((j) => (drill.fatigue[j] ?? 0) >= 3)
@@ -134,9 +217,7 @@ describe('recent load and the order of drills', () => {
   })
   it('what the practice puts after another drill comes after it', () => {
     const faults = practice.faults.filter((f) => f.drills.length > 0).map((f) => f.id)
-    const all = prescribe(practice, { missing: [], faults }, { minutes: 200, caps: NO_LIMITS }).map(
-      (d) => d.drillId,
-    )
+    const all = prescribe(practice, { missing: [], faults }, { minutes: 200, ...free }).map((d) => d.drillId)
     for (const d of practice.drills)
       for (const before of d.after)
         if (all.includes(d.id) && all.includes(before))

@@ -1,17 +1,19 @@
 import type { Library } from '../practice/library'
 import { findById } from '../practice/find'
+import { fitDose, type FittedDose } from '../practice/dose'
 import type { Drill } from '../practice/schema'
-import { closes, type Limits } from '../screening/caps'
+import { judgeLoad } from '../screening/caps'
 import { checksOf, COVERS_FROM, type Capability } from './capabilities'
 import type { GateResult } from './gate'
 import type { SideGap } from './sides'
+import { staysWithin, type Within } from './within'
 
 /** A drill with its dose for this person, what it is for, and the steps either side of it. */
 export type Prescribed = {
   readonly drillId: string
   readonly minutes: number
-  /** Of the usual dose, from the measured level: a gate at half its threshold is drilled at half. */
-  readonly doseShare: number
+  /** The drill's own dose, fitted: measured level, own breath, tired or not, what limits leave. */
+  readonly dose: FittedDose
   /** Checks and faults that it is for. */
   readonly covers: readonly string[]
   /** The side to begin with and to give one set more, where one is behind. */
@@ -29,7 +31,11 @@ export type Deficits = {
 
 type Given = {
   readonly minutes: number
-  readonly caps: Limits
+  readonly within: Within
+  /** Own breath, s. */
+  readonly breathS: number
+  /** Little energy tonight: drills at half their dose (rule EN1). */
+  readonly tired: boolean
   /** Kinds of props at hand; a drill that needs another is not taken. */
   readonly props?: ReadonlySet<string>
   /** Drills done last time: taken only where nothing else covers. */
@@ -44,53 +50,99 @@ const LEAST_SHARE = 0.4
 const TIRES_FROM = 3
 
 /**
- * The fewest drills that cover what is to be mended, within minutes and props and without a load that limits close: each
- * step takes the drill that covers most of what is left for its minutes. In the order in which they go together, those
- * that should not come just before attempts last. Deterministic: ties go by the drill’s id.
+ * Drills for what is to be mended: for a check the first drills that the practice names when its capability is short, in
+ * their order, for a fault its own; where none of those may be done, another that trains the same. Each step takes what
+ * trains most of what is missing most, within minutes and props, nothing that loads more than the person stands on or a
+ * limit leaves. A number that is reached and only wants its days needs no drill. Deterministic: ties go by the drill’s id.
  */
 export function prescribe(
   practice: Library,
   { missing, faults = [], sides = [] }: Deficits,
   given: Given,
 ): Prescribed[] {
-  const results = new Map(missing.map((m) => [m.gate.check, m]))
+  const short = missing.filter((m) => m.state !== 'confirm' && m.state !== 'met')
+  const results = new Map(short.map((m) => [m.gate.check, m]))
   const weaker = new Map(sides.map((s) => [s.checkId, s.weaker]))
   const left = new Set([...results.keys(), ...weaker.keys(), ...faults])
   const taken: Prescribed[] = []
   let minutes = given.minutes
+  const allowed = practice.drills.filter((d) => mayDo(d, given))
+  const worthOf = (drill: Drill): { covers: string[]; worth: number } => {
+    const worths = [...left].map((need) => ({
+      need,
+      worth: trains(practice, drill, need, allowed) * shortOf(results.get(need)),
+    }))
+    const covered = worths.filter(({ worth }) => worth > 0)
+    return {
+      covers: covered.map(({ need }) => need),
+      worth: covered.reduce((sum, { worth }) => sum + worth, 0) - (isTooSoon(drill, given) ? 100 : 0),
+    }
+  }
   while (left.size > 0) {
-    const best = practice.drills
-      .filter((d) => d.minutes <= minutes && isAllowed(d, given) && !taken.some((t) => t.drillId === d.id))
-      .map((d) => ({ drill: d, covers: [...left].filter((need) => covers(practice, d, need)) }))
+    const best = allowed
+      .filter((d) => d.minutes <= minutes && !taken.some((t) => t.drillId === d.id))
+      .map((drill) => ({ drill, ...worthOf(drill) }))
       .filter(({ covers: c }) => c.length > 0)
-      .map((c) => ({ ...c, worth: c.covers.length / c.drill.minutes - (isTooSoon(c.drill, given) ? 10 : 0) }))
       .toSorted((a, b) => b.worth - a.worth || (a.drill.id < b.drill.id ? -1 : 1))[0]
     if (!best) break
+    const { drill } = best
     for (const need of best.covers) left.delete(need)
-    minutes -= best.drill.minutes
-    const shares = best.covers.flatMap((need) => {
-      const result = results.get(need)
-      return result ? [shareOf(result)] : []
-    })
+    minutes -= drill.minutes
+    const shares = best.covers.flatMap((need) => shareOf(results.get(need)) ?? [])
+    const sided = drill.dose.perSide || /altern|side/.test(drill.sides)
     taken.push({
-      drillId: best.drill.id,
-      minutes: best.drill.minutes,
-      doseShare: shares.length === 0 ? 1 : Math.min(...shares),
+      drillId: drill.id,
+      minutes: drill.minutes,
+      dose: fitDose(drill.dose, {
+        breathS: given.breathS,
+        share: Math.min(1, ...shares, given.tired ? TIRED_SHARE : 1),
+        mostSeconds: judgeLoad(drill.load, given.within).mostSeconds,
+      }),
       covers: best.covers,
-      weaker: best.covers.flatMap((need) => weaker.get(need) ?? [])[0] ?? null,
-      easier: best.drill.easier ?? null,
-      harder: best.drill.harder ?? null,
+      weaker: sided ? (best.covers.flatMap((need) => weaker.get(need) ?? [])[0] ?? null) : null,
+      easier: drill.easier ?? null,
+      harder: drill.harder ?? null,
     })
   }
   return inOrder(practice, taken)
+}
+
+/** Little energy: half of everything. */
+const TIRED_SHARE = 0.5
+/** The first of the drills named is worth this much, each later one a little less; a drill that is not named the least. */
+const NAMED_WORTH = 10
+const UNNAMED_WORTH = 1
+
+/** How well a drill serves a need: by its place among those that the practice names, 0 where it does not serve. */
+function trains(practice: Library, drill: Drill, need: string, allowed: readonly Drill[]): number {
+  const named = namedFor(practice, need)
+  const place = named.indexOf(drill.id)
+  if (place >= 0) return Math.max(UNNAMED_WORTH + 1, NAMED_WORTH - place)
+  if (allowed.some((d) => named.includes(d.id))) return 0
+  return covers(practice, drill, need) ? UNNAMED_WORTH : 0
+}
+
+/** The first drills that the practice names for a check or a fault. */
+function namedFor(practice: Library, need: string): readonly string[] {
+  const fault = practice.faults.find((f) => f.id === need)
+  if (fault) return fault.drills
+  return practice.capabilities.filter((c) => c.checks.includes(need)).flatMap((c) => c.drills)
+}
+
+/** How much is missing: 1 where all of it is, or where it is not measured by how much. */
+function shortOf(result: GateResult | undefined): number {
+  if (!result || result.value === null || result.gate.op !== '>=' || !result.gate.value) return 1
+  return Math.min(1, Math.max(0.1, 1 - result.value / result.gate.value))
 }
 
 /** Whether a drill trains what a check asks for, or mends a fault. */
 export function covers(practice: Library, drill: Drill, need: string): boolean {
   const fault = practice.faults.find((f) => f.id === need)
   if (fault) return fault.drills.includes(drill.id)
+  if (namedFor(practice, need).includes(drill.id)) return true
   return Object.entries(drill.for).some(
-    ([capability, weight]) => weight >= COVERS_FROM && checksOf(capability as Capability).includes(need),
+    ([capability, weight]) =>
+      weight >= COVERS_FROM && checksOf(practice, capability as Capability).includes(need),
   )
 }
 
@@ -118,11 +170,14 @@ function inOrder(practice: Library, taken: readonly Prescribed[]): Prescribed[] 
   return ordered
 }
 
-function isAllowed(drill: Drill, { caps, props }: Given): boolean {
-  return !closes(caps, drill.load) && (props === undefined || drill.props.every((p) => props.has(p)))
+function mayDo(drill: Drill, { within, props }: Given): boolean {
+  return staysWithin(drill, within) && (props === undefined || drill.props.every((p) => props.has(p)))
 }
 
-function shareOf({ gate, value }: GateResult): number {
+/** The share of a dose that a measured level allows; nothing where it is not measured by how much. */
+function shareOf(result: GateResult | undefined): number | undefined {
+  if (!result) return undefined
+  const { gate, value } = result
   if (value === null || gate.op !== '>=' || !gate.value) return LEAST_SHARE
   return Math.max(LEAST_SHARE, Math.min(1, value / gate.value))
 }

@@ -1,10 +1,8 @@
+import { leastSeconds } from '../practice/dose'
 import type { Library } from '../practice/library'
 import type { Stage } from '../practice/schema'
 import type { Attempt, Evidence } from './evidence'
 import { severityOf } from './severity'
-
-/** A breath until somebody's own is timed, s (ruling 15). */
-const BREATH_S = 5
 
 /**
  * Evidence with every try taken for what it shows, not for what it is called: clean work reaches the least dose of its
@@ -23,13 +21,8 @@ export function asShown(practice: Library, evidence: Evidence): Evidence {
     attempts: evidence.attempts.map((attempt) => {
       const stage = stages.get(attempt.stageId)
       if (!stage || attempt.outcome !== 'clean') return attempt
-      const short = attempt.seconds !== null && attempt.seconds < leastSeconds(stage)
+      const short = attempt.seconds !== null && attempt.seconds < leastSeconds(stage.dose)
       return short || severe(stage, attempt) ? { ...attempt, outcome: 'not-yet' as const } : attempt
     }),
   }
-}
-
-/** The shortest hold that is the stage's dose at all, s; 0 where it is not held. */
-function leastSeconds({ dose: { seconds, breaths } }: Stage): number {
-  return seconds?.min ?? (breaths?.min ?? 0) * BREATH_S
 }

@@ -1,4 +1,5 @@
-import { evidence, saw, TODAY } from '@/testing/evidence'
+import { TODAY, evidence, saw, within } from '@/testing/evidence'
+import { findById } from '../practice/find'
 import { shippedPractice } from '../practice/library'
 import { NO_LIMITS } from '../screening/caps'
 import type { Observation } from './evidence'
@@ -31,8 +32,19 @@ describe('sides that differ', () => {
     const [drill] = prescribe(
       practice,
       { missing: [], sides: [{ checkId: 'CK-leg-lift-forearm', weaker: 'left' }] },
-      { minutes: 12, caps: NO_LIMITS },
+      { minutes: 12, within: within(NO_LIMITS), breathS: 5, tired: false },
     )
-    expect(drill).toMatchObject({ weaker: 'left', doseShare: 1, covers: ['CK-leg-lift-forearm'] })
+    // Both arms push in a rock: a side is named only where a drill has sides.
+    expect(drill).toMatchObject({ covers: ['CK-leg-lift-forearm'], weaker: null })
+    const [sided] = prescribe(
+      practice,
+      {
+        missing: [],
+        sides: [{ checkId: 'CK-wrist-extension', weaker: 'left' }],
+        faults: ['FT-shoulder-sink'],
+      },
+      { minutes: 40, within: within(NO_LIMITS), breathS: 5, tired: false },
+    ).filter((d) => d.weaker !== null)
+    if (sided) expect(findById(practice.drills, sided.drillId).sides).toMatch(/altern|side/)
   })
 })

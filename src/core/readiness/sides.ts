@@ -19,7 +19,7 @@ export type SideGap = {
 const ADDS_WORK_OVER = 0.15
 const WIDE_OVER = 0.3
 const TOLD_DAYS = 3
-/** Counted in fists or hands a gap of more than one adds work (drills-and-checks.md CK-backs-reach). */
+/** Counted in fists, hands or levels a gap of more than one adds work (drills-and-checks.md CK-backs-reach). */
 const SPANS_OVER = 1
 
 /**
@@ -28,13 +28,13 @@ const SPANS_OVER = 1
  */
 export function sideGaps(practice: Library, observations: readonly Observation[], asOf: Day): SideGap[] {
   return practice.checks
-    .filter((check) => check.side === 'each' && check.kind !== 'yes-no' && check.kind !== 'level')
+    .filter((check) => check.side === 'each' && check.kind !== 'yes-no')
     .flatMap((check) => {
       const days = gapsByDay(check, observations, asOf)
       const newest = days.at(-1)
       if (!newest || !newest.matters) return []
       const wideDays = days.filter((d) => d.share > WIDE_OVER && d.weaker === newest.weaker).map((d) => d.day)
-      const told = !isSpan(check.unit) && wideDays.length >= TOLD_DAYS
+      const told = !isSpan(check.unit) && check.kind !== 'level' && wideDays.length >= TOLD_DAYS
       return [{ checkId: check.id, weaker: newest.weaker, share: newest.share, wideDays, told }]
     })
     .sort((a, b) => b.share - a.share || (a.checkId < b.checkId ? -1 : 1))
@@ -51,7 +51,8 @@ function gapsByDay(check: ReadinessCheck, observations: readonly Observation[], 
     if (daysBetween(o.day, asOf) > EVIDENCE_WINDOW_DAYS) continue
     const best = Math.max(left, right)
     const share = best === 0 ? 0 : Math.abs(left - right) / best
-    const matters = isSpan(check.unit) ? Math.abs(left - right) > SPANS_OVER : share > ADDS_WORK_OVER
+    const counted = isSpan(check.unit) || check.kind === 'level'
+    const matters = counted ? Math.abs(left - right) > SPANS_OVER : share > ADDS_WORK_OVER
     const weaker = left < right === (check.betterIs !== 'less') ? 'left' : 'right'
     byDay.set(o.day, { day: o.day, weaker, share, matters })
   }

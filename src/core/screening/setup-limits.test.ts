@@ -1,7 +1,7 @@
 import { shippedPractice } from '../practice/library'
 import { limited } from '@/testing/briefs'
 import { helpWith } from '../readiness/fault-help'
-import { evidence, TODAY } from '@/testing/evidence'
+import { evidence, TODAY, within } from '@/testing/evidence'
 import { NO_LIMITS, type Limits } from './caps'
 import { closesSetup, insteadOfSetup } from './setup-limits'
 
@@ -44,7 +44,15 @@ it('help with a fault names no setup and no drill that limits close', () => {
   let named = 0
   for (const caps of everyLimit)
     for (const { id } of practice.faults) {
-      const who = { evidence: evidence(), caps, checkIn: null, asked: [], asOf: TODAY }
+      const who = {
+        evidence: evidence(),
+        caps,
+        checkIn: null,
+        asked: [],
+        asOf: TODAY,
+        within: within(caps),
+        stageId: null,
+      }
       const { setupId } = helpWith(practice, id, who)
       if (setupId === null) continue
       named += 1

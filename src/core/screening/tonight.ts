@@ -68,6 +68,8 @@ const SORE_NECK_FROM = 3
 const REST_FROM = 7
 /** Spent arms end attempts (drills-and-checks.md CK-arms-spent). */
 const ARMS_SPENT_FROM = 5
+/** From here strength work ends as well. */
+const ARMS_DONE_FROM = 7
 
 /** Tonight's limits from a check-in. They come on top of the standing ones and go with the day. */
 export function tonightsCaps(practice: Library, checkIn: CheckIn, asOf: Day): Caps {
@@ -101,20 +103,26 @@ function soreRegions({ pain, regions }: CheckIn): Cap[] {
     )
 }
 
-/** Attempts come while arms are fresh: spent arms leave the wall out and keep strength work. */
+/**
+ * Attempts come while arms are fresh, and weight on the head is one: from 5 nothing leaves the floor and no head is loaded;
+ * from 7 strength work ends too, and what is left rests the arms (drills-and-checks.md CK-arms-spent).
+ */
 function spentArms({ arms }: CheckIn): Cap[] {
-  if (arms < ARMS_SPENT_FROM) return []
-  return [
-    {
+  const out = (tag: LoadTag, level: 1 | 2 | 3): Cap => ({
+    ...{
       ruleId: 'ARMS',
       action: 'avoid',
-      tag: 'FR',
-      level: 2,
+      tag,
+      level,
       mostSeconds: null,
       change: null,
-      instead: 'Legs up the wall, or drills with the feet down.',
       needsClearance: false,
     },
+    instead: 'Legs up the wall, hips on a bolster, or the pelvis on a stack.',
+  })
+  return [
+    ...(arms >= ARMS_SPENT_FROM ? [out('FR', 2), out('HB', 1)] : []),
+    ...(arms >= ARMS_DONE_FROM ? [out('WB', 2), out('FB', 2)] : []),
   ]
 }
 

@@ -70,7 +70,7 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
     measured: { upperArm: 30.5, forearm: 24 },
     hold: [26, 52],
     headClearCm: 4,
-    legLift: [27, 26],
+    legLift: [31, 30],
     overheadFists: [1, 2],
     kick: [2, 2],
     pelvicSet: true,

@@ -10,6 +10,7 @@ import type { KickOutlook } from '../readiness/kicks'
 import { needName, type Prescribed } from '../readiness/prescribe'
 import type { SideGap } from '../readiness/sides'
 import type { Ceiling } from '../readiness/tonight'
+import { describeDose } from './dose'
 import { count, METRIC, percent, plain, type Wording } from './number'
 import { faultName, shown, stageName } from './reason'
 
@@ -21,9 +22,11 @@ export function describeForecast(
 ): string {
   switch (forecast.code) {
     case 'not-enough':
-      return `${check.name}: ${count(forecast.days, 'day')} of ${forecast.needed} that a trend wants.`
+      return `${check.name}: ${count(forecast.needed, 'class day')} are needed before a forecast; ${forecast.days === 1 ? 'one is' : `${forecast.days} are`} there.`
+    case 'old':
+      return `${check.name}: last shown ${count(forecast.days, 'day')} ago. Check it again first.`
     case 'there':
-      return `${check.name}: at ${shown(check, Math.round(forecast.value * 10) / 10, wording)} by its trend; show it on its days.`
+      return `${check.name}: about ${shown(check, Math.round(forecast.value), wording)} on the last days. Check it again on the next class day.`
     case 'flat':
       return `${check.name}: flat for ${count(forecast.weeks, 'week')} at about ${shown(check, Math.round(forecast.value), wording)}. Change the drill.`
     case 'weeks':
@@ -33,15 +36,12 @@ export function describeForecast(
 
 /** A drill with its dose and the steps either side. */
 export function describePrescribed(practice: Library, prescribed: Prescribed): string {
-  const { drillId, minutes, doseShare, covers, weaker, easier, harder } = prescribed
+  const { drillId, minutes, dose, covers, weaker, easier, harder } = prescribed
   const drill = findById(practice.drills, drillId)
-  const dose =
-    doseShare >= 0.95
-      ? 'the usual dose'
-      : `about ${percent(Math.round(doseShare * 10) / 10)} of the usual dose`
   const behind = weaker === null ? '' : ` Begin on the ${weaker} and give it one set more.`
   const sides = [easier ? `Easier: ${easier}` : '', harder ? `Harder: ${harder}` : ''].filter((t) => t !== '')
-  return `${drill.name}, ${minutes} min, ${dose}, for ${covers.map((c) => needName(practice, c)).join(' and ')}.${behind} ${sides.join(' ')}`.trim()
+  const aim = covers.map((c) => needName(practice, c)).join(' and ')
+  return `${drill.name}, for ${aim}: ${describeDose(dose)} About ${minutes} min. ${drill.do}${behind} ${sides.join(' ')}`.trim()
 }
 
 /** A side that has been behind for days, as the teacher is told of it. */
@@ -121,7 +121,10 @@ export function describeHelp(practice: Library, help: FaultHelp, wording: Wordin
   const setup = help.setupId === null ? '' : ` With: ${setupName(practice, help.setupId)}.`
   const drill =
     help.drillId === null ? '' : ` Then ${findById(practice.drills, help.drillId).name.toLowerCase()}.`
-  return `Likely ${first ? CAUSES[first.cause] : 'the setup'}${because}. Say: ${help.cue}${setup}${drill} ${THEN[help.then]}`
+  const likely = help.known
+    ? `Likely ${first ? CAUSES[first.cause] : 'the setup'}${because}.`
+    : 'Not known yet why: measure the setup again first, then ask how the arms are.'
+  return `${likely} Say: ${help.cue}${setup}${drill} ${THEN[help.then]} ${help.until}`.trim()
 }
 
 /** Whether to go on. */

@@ -30,7 +30,7 @@ export function describeReason(reason: Reason, practice: Library, wording: Wordi
     case 'placed-not-proven':
       return `The standing at ${stageName(practice, reason.stageId)} is by eye only; a high fall wants it shown on clean days first.`
     case 'own-fault-severe':
-      return `${faultName(practice, reason.faultId)} on ${formatDay(reason.day)}: one rung easier until it is gone.`
+      return `${faultName(practice, reason.faultId)} on ${formatDay(reason.day)}: one rung easier until two calm days without it.`
     case 'own-fault-twice':
       return `${faultName(practice, reason.faultId)} on two class days, ${formatDay(reason.days[0])} and ${formatDay(reason.days[1])}.`
     case 'exit-not-controlled':
@@ -73,7 +73,7 @@ export function describeGate(result: GateResult, practice: Library, wording: Wor
     case 'met':
       return `${asked}: met, ${seen}${renewed(result)}.`
     case 'confirm': {
-      const short = result.points !== null && result.points.have < result.points.need
+      const short = result.points != null && result.points.have < result.points.need
       const days =
         result.cleanDays >= result.neededDays && result.staleDays === null && short
           ? `once is often luck: one more day at the mark, or well above it`

@@ -1,3 +1,4 @@
+import { fitDose } from '../practice/dose'
 import { KINDS, TOLD } from '../incident/incident'
 import { findById } from '../practice/find'
 import { shippedPractice } from '../practice/library'
@@ -92,25 +93,28 @@ it('says a forecast as a range and never as a date', () => {
   expect(said({ code: 'flat', weeks: 4, value: 30 })).toMatch(
     /flat for 4 weeks at about 30 s. Change the drill/,
   )
-  expect(said({ code: 'not-enough', days: 1, needed: 4 })).toMatch(/1 day of 4/)
-  expect(said({ code: 'there', value: 46 })).toMatch(/at 46 s by its trend/)
+  expect(said({ code: 'not-enough', days: 1, needed: 4 })).toMatch(
+    /4 class days are needed before a forecast; one is there/,
+  )
+  expect(said({ code: 'old', days: 40 })).toMatch(/last shown 40 days ago/)
+  expect(said({ code: 'there', value: 46 })).toMatch(/about 46 s on the last days/)
 })
 it('says a drill with its minutes, dose and what it is for', () => {
   const [drill] = practice.drills
-  const said = (doseShare: number) =>
+  const said = (share: number) =>
     describePrescribed(practice, {
       drillId: drill?.id ?? '',
       minutes: 2,
-      doseShare,
+      dose: fitDose(drill!.dose, { share }),
       covers: ['CK-dolphin-hold', 'FT-elbow-splay'],
       weaker: null,
       easier: 'Sit back.',
       harder: null,
     })
   expect(said(1)).toMatch(
-    /2 min, the usual dose, for dolphin hold and “elbows slide apart”\. Easier: Sit back\./,
+    /, for dolphin hold and “elbows slide apart”: 5 times\. .*About 2 min\. .*Easier: Sit back\./,
   )
-  expect(said(0.62)).toMatch(/about 60 % of the usual dose/)
+  expect(said(0.62)).toMatch(/: 3 times\. /)
 })
 it('says what a prop may do, what a trial showed and how sure it is', () => {
   const base = { stageId: 'FS-05', setupId: 'SETUP-dolphin-strap', evidenceIds: [] }
@@ -172,9 +176,11 @@ it('says of a fault its likeliest cause with the evidence, the word, the setup, 
     setupId: 'SETUP-dolphin-strap',
     drillId: 'DR-dolphin-hold',
     then: 'step back',
+    until: 'Over 4 cm: one rung back.',
+    known: true,
   })
   expect(said).toBe(
-    'Likely strength (dolphin hold 12 s, work ended with spent arms, tired tonight). Say: Draw the elbows in. With: dolphin with elbow strap. Then dolphin hold. One rung easier if it stays.',
+    'Likely strength (dolphin hold 12 s, work ended with spent arms, tired tonight). Say: Draw the elbows in. With: dolphin with elbow strap. Then dolphin hold. One rung easier if it stays. Over 4 cm: one rung back.',
   )
 })
 it('says lengths of checks in the chosen units, finer than a drawing does', () => {

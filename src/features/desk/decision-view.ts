@@ -1,7 +1,9 @@
 import 'server-only'
+import { BREATH_S, fitDose } from '@/core/practice/dose'
 import { findById } from '@/core/practice/find'
 import type { Decision } from '@/core/readiness/decide'
 import type { Context } from '../context'
+import { describeDose } from '@/core/words/dose'
 import { describeGate, describeReason, stageName } from '@/core/words/reason'
 
 export type DecisionView = {
@@ -9,6 +11,8 @@ export type DecisionView = {
   standing: string | null
   /** Without a setup where limits close what comes next. */
   target: { id: string; name: string; setupId: string | null } | null
+  /** How much of it, in words; empty where there is nothing to do. */
+  dose: string
   reasons: string[]
   missing: string[]
   wouldChange: string | null
@@ -23,6 +27,8 @@ export type DecisionView = {
 export function viewDecision(
   { practice, studio: wording, privacy }: Pick<Context, 'practice' | 'studio' | 'privacy'>,
   decision: Decision,
+  /** Own breath, s. */
+  breathS: number = BREATH_S,
 ): DecisionView {
   const target = decision.targetId === null ? null : findById(practice.stages, decision.targetId)
   const reasons = decision.reasons.map((reason) =>
@@ -41,6 +47,7 @@ export function viewDecision(
           setupId: decision.outcome === 'not-now' ? null : (target.setups[0] ?? null),
         }
       : null,
+    dose: target && decision.outcome !== 'not-now' ? describeDose(fitDose(target.dose, { breathS })) : '',
     reasons,
     missing,
     summary: summaryOf(decision, reasons, missing),

@@ -58,7 +58,7 @@ export function doorData(ctx: Context, classId: string): DoorData | null {
             dropIn: line.dropIn,
             attended: line.attended,
             checkedIn: judge.checkIn(person.id) !== null,
-            limits: inFew(closedTonight(ctx, judge, person.id)),
+            limits: ctx.privacy.hidden ? HIDDEN_HERE : inFew(closedTonight(ctx, judge, person.id)),
             touch: TOUCH[judge.touch(person.id)],
             ask: ASK[state.code],
           },
@@ -70,6 +70,9 @@ export function doorData(ctx: Context, classId: string): DoorData | null {
       .map(({ id, name }) => ({ id, name })),
   }
 }
+
+/** On a screen that others see limits are hidden, and that is said: nothing is denied. */
+const HIDDEN_HERE = 'limits are hidden on this screen'
 
 const ASK = {
   shut: 'answers cannot be read',

@@ -9,6 +9,7 @@ import { findById } from '@/core/practice/find'
 import { barsStage } from '@/core/screening/stage-limits'
 import { solveSetup } from '@/core/setups/catalogue'
 import { formatClock } from '@/core/units'
+import { describeTouch } from '@/core/words/floor'
 import { count, length } from '@/core/words/number'
 import {
   BLOCK_TITLE,
@@ -232,7 +233,9 @@ function versionView(version: Version, view: View): VersionView {
     name: view.people.nameOf(version.studentId),
     stage: stage?.name ?? NOTHING_OPEN,
     cue: stage?.cue ?? '',
-    changed: privacy.hidden ? '' : describeChange(change),
+    changed: [describeTouch(person?.touch ?? 'ask'), privacy.hidden ? '' : describeChange(change)]
+      .filter((t) => t !== '')
+      .join(' '),
     numbers: handNumbers(version, view),
     // What a Stop bars is no choice at all.
     choices: practice.stages

@@ -74,7 +74,10 @@ export function board(ctx: Context, page = 1): BoardData {
       cells: decisions.map((decision) => ({
         family: decision.family,
         outcome: markOf(decision),
-        next: decision.targetId === null ? 'Top of the ladder' : stageName(practice, decision.targetId),
+        next:
+          decision.targetId === null
+            ? 'Top of the ladder'
+            : findById(practice.stages, decision.targetId).name,
       })),
       summary: summaryOfNearest(ctx, decisions),
     })),

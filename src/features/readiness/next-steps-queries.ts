@@ -5,6 +5,7 @@ import type { Library } from '@/core/practice/library'
 import type { Family } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
 import { foldEvidence, type Evidence } from '@/core/readiness/evidence'
+import { groundOf } from '@/core/readiness/ground'
 import { helpWith } from '@/core/readiness/fault-help'
 import { leavesFloor } from '@/core/readiness/gate'
 import { forecastGate } from '@/core/readiness/forecast'
@@ -14,6 +15,7 @@ import { ladderOf } from '@/core/readiness/ladder'
 import { jointsLoaded } from '@/core/readiness/recent-load'
 import { sideGaps } from '@/core/readiness/sides'
 import { prescribe } from '@/core/readiness/prescribe'
+import { withinOf } from '@/core/readiness/within'
 import {
   describeFade,
   describeForecast,
@@ -42,6 +44,8 @@ export type NextSteps = {
   faults: { name: string; text: string }[]
 }
 
+/** Energy at which drills are halved, 0–10 (rule EN1). */
+const TIRED_FROM = 3
 /** Minutes for drills before anybody says otherwise. */
 const DRILL_MINUTES = 12
 /** Faults that are spoken of at a time. */
@@ -54,19 +58,29 @@ export function nextSteps(
   { practice, clock, studio: wording, privacy }: Context,
   judge: Judge,
   decision: Decision,
+  breathS: number,
 ): NextSteps {
   const { today } = clock
   const evidence = foldEvidence(judge.evidence(decision.studentId), today)
   const caps = judge.tonight(decision.studentId)
+  // Newest first: what was seen last is what to speak of.
   const seen = [...evidence.observations, ...evidence.attempts]
     .filter((f) => daysBetween(f.day, today) <= FAULT_DAYS)
+    .toSorted((a, b) => (a.hlc < b.hlc ? 1 : -1))
     .flatMap((f) => f.faults)
   const faultsLately = [...new Set(seen)].slice(0, MOST_FAULTS)
+  const checkIn = judge.checkIn(decision.studentId)
+  const { credited } = groundOf(practice, judge.evidence(decision.studentId), today)
+  const within = withinOf(practice, credited, caps, decision.missing)
   const ownLately = faultsLately.filter((id) => findById(practice.faults, id).own)
   const gaps = sideGaps(practice, evidence.observations, today)
   const ladder = ladderOf(practice, decision.family)
   const mine = inFamily(practice, evidence, decision.family)
   const towards = decision.targetId ?? decision.standing?.stageId
+  const held = {
+    keep: judge.approaches(decision.studentId).get('A40')?.option === 'keep',
+    backFrom: decision.outcome === 'step-back' ? (decision.standing?.stageId ?? null) : null,
+  }
   const asked = new Set(ladder.stages.flatMap((s) => s.gates.map((g) => g.check)))
   return {
     forecasts: decision.missing.flatMap((m) => {
@@ -76,14 +90,20 @@ export function nextSteps(
     }),
     kicks: kickLines(practice, decision, evidence, today),
     props: [
-      ...proposeFades(practice, mine, today).map((f) => describeFade(practice, f)),
+      ...proposeFades(practice, mine, today, held).map((f) => describeFade(practice, f)),
       ...trialsOf(practice, mine).map((t) => describeTrial(practice, t)),
     ],
     sides: gaps.filter((g) => g.told).map((g) => describeSideGap(practice, g)),
     drills: prescribe(
       practice,
       { missing: decision.missing, faults: ownLately, sides: gaps.filter((g) => asked.has(g.checkId)) },
-      { minutes: DRILL_MINUTES, caps, loaded: jointsLoaded(practice, evidence, today) },
+      {
+        minutes: DRILL_MINUTES,
+        within,
+        breathS,
+        tired: (checkIn?.energy ?? 10) <= TIRED_FROM,
+        loaded: jointsLoaded(practice, evidence, today),
+      },
     ).map((d) => describePrescribed(practice, d)),
     faults: faultsLately.map((id) => ({
       name: faultName(practice, id),
@@ -92,7 +112,9 @@ export function nextSteps(
         helpWith(practice, id, {
           evidence,
           caps,
-          checkIn: privacy.hidden ? null : judge.checkIn(decision.studentId),
+          within,
+          stageId: evidence.attempts.findLast((a) => a.faults.includes(id))?.stageId ?? towards ?? null,
+          checkIn: privacy.hidden ? null : checkIn,
           asked: towards ? ladder.gatesBeneath(towards) : [],
           asOf: today,
         }),

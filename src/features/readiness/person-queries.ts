@@ -22,6 +22,8 @@ import type { Spans } from '@/core/body/spans'
 import { spansOfStudent } from '../body'
 import type { Context } from '../context'
 import { markOf, viewDecision, type DecisionView } from '../desk/decision-view'
+import { CM_PER_INCH } from '@/core/units'
+import { plain } from '@/core/words/number'
 import { BOARD } from '../desk/families'
 import { judgeOf, type Judge } from '../desk/judge'
 import { decisionIn, standings } from '../desk/standing'
@@ -40,6 +42,14 @@ export type HistoryEntry = {
   faults: string[]
   note: string
   corrects: boolean
+  /** As it was entered, for a correction to begin from. */
+  was: {
+    typed: { single: string; left: string; right: string }
+    faults: string[]
+    aided: boolean
+    valid: boolean
+    watched: boolean
+  }
 }
 
 /** A try as it was recorded, newest first. */
@@ -152,10 +162,10 @@ export function personReadiness(
     spans: spansOfStudent(student),
     family,
     families: BOARD.map((f) => ({ id: f, name: FAMILY_NAMES[f], outcome: markOf(decisionOf(f)) })),
-    decision: viewDecision(ctx, decision),
+    decision: viewDecision(ctx, decision, student.breathS),
     tonight: privacy.hidden ? '' : tonightLine(ctx, judge, decision),
     answer: answerView(ctx, judge, decision),
-    next: nextSteps(ctx, judge, decision),
+    next: nextSteps(ctx, judge, decision, student.breathS),
     turnings: withTurnings
       ? turningPoints(evidence, today, (asOf) => judge.decide(id, family, { asOf })).map((t) =>
           turningView(ctx, t),
@@ -190,6 +200,19 @@ function checksForFamily(practice: Library, family: Family): ReadinessCheck[] {
   return [...new Set(asked)].map((id) => findById(practice.checks, id))
 }
 
+/** Values as they would be typed again, in the units on the screen. */
+function typedOf(
+  check: ReadinessCheck,
+  values: Observation['values'],
+  wording: Wording,
+): HistoryEntry['was']['typed'] {
+  const typed = (value: number | undefined): string =>
+    value === undefined
+      ? ''
+      : plain(check.unit === 'cm' && wording.units === 'in' ? value / CM_PER_INCH : value)
+  return { single: typed(values.single), left: typed(values.left), right: typed(values.right) }
+}
+
 function historyEntry(
   practice: Library,
   o: Observation,
@@ -213,6 +236,13 @@ function historyEntry(
     observer: o.observer,
     faults: o.faults.map((f) => faultName(practice, f)),
     note: o.note,
+    was: {
+      typed: typedOf(check, o.values, wording),
+      faults: [...o.faults],
+      aided: o.aided,
+      valid: o.valid,
+      watched: o.watched,
+    },
     corrects: o.replaces !== null && replaced.has(o.replaces),
   }
 }

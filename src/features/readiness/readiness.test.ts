@@ -184,7 +184,8 @@ describe('the page of one person', () => {
   })
   it('knows kicks, props, and trials from the tries', () => {
     expect(seen('Greta Sommerby').next.kicks).toHaveLength(2)
-    expect(seen('Bertram Oake').next.props.join()).toMatch(/Next with less/)
+    // His elbows still drift 3 cm: the strap stays on, however clean the tries with it were.
+    expect(seen('Bertram Oake').next.props).toEqual([])
     expect(seen('Odile Marchetti-Voss').next.props.join()).toMatch(/88 % sure/)
   })
 })

@@ -52,6 +52,8 @@ export type RoundPerson = {
   spans: Spans
   /** What they leave out tonight, in words; empty on a private screen. */
   limits: string[]
+  /** Whether hands may help tonight. */
+  touch: 'no' | 'ask' | 'yes'
   /** What was recorded today already, by check. */
   today: Record<string, string>
 }
@@ -111,6 +113,7 @@ function personOf(ctx: Context, judge: Judge, student: StudentRecord): RoundPers
     first: firstName(name),
     spans: spansOfStudent(student),
     limits: closedTonight(ctx, judge, id),
+    touch: judge.touch(id),
     today: Object.fromEntries(
       foldFacts(observationsOn(scope, id, clock.today), clock.today)
         .filter((o) => !o.withdrawn)

@@ -30,6 +30,8 @@ export type BenchBody = {
 export type BenchDetails = {
   /** What is barred or left out tonight, in words; empty where hidden, null until it is known. */
   readonly limits: readonly string[] | null
+  /** Whether hands may help tonight. */
+  readonly touch: 'no' | 'ask' | 'yes'
   /** By setup, what is closed to them tonight, with what instead, or done otherwise; the others are missing. */
   readonly bySetup: Readonly<Record<string, SetupLimit>>
   /** Setups of what comes next, the nearest family first. */
@@ -51,7 +53,7 @@ export type SetupFacts = {
   readonly lookFor: string
   readonly exit: string
   readonly faults: readonly { id: string; name: string; see: string; cue: string }[]
-  readonly assists: readonly { id: string; name: string; do: string }[]
+  readonly assists: readonly { id: string; name: string; do: string; touch: boolean }[]
 }
 
 export type BenchData = {
@@ -103,6 +105,7 @@ export function benchDetails(ctx: Context, id: string): BenchDetails | null {
   const next = [...new Set(targets.flatMap((target) => findById(practice.stages, target).setups))]
   return {
     limits: closedTonight(ctx, judge, id),
+    touch: judge.touch(id),
     bySetup,
     next: next.filter((setupId) => bySetup[setupId]?.closed !== true),
     saved: savedSetupsOf(scope, id).map((s) => ({
@@ -141,7 +144,7 @@ function factsOf(practice: Library, id: string): SetupFacts {
       .filter((a) => a !== 'AS-none')
       .slice(0, 3)
       .map((a) => findById(practice.assists, a))
-      .map((a) => ({ id: a.id, name: a.name, do: a.do })),
+      .map(({ id: assistId, name, do: how, touch }) => ({ id: assistId, name, do: how, touch })),
   }
 }
 

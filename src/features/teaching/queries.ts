@@ -11,6 +11,7 @@ import { leavesFloor } from '@/core/readiness/gate'
 import { likelyFaults } from '@/core/readiness/likely-faults'
 import { BLOCK_TITLE, describeApart, describeChange, NOTHING_OPEN } from '@/core/words/plan'
 import { faultName } from '@/core/words/reason'
+import { rosterOf } from '@/db/attendance'
 import { classLines, eventsOf, findClass } from '@/db/classes'
 import { decisionsOf } from '@/db/decisions'
 import { attemptsOfClass } from '@/db/evidence'
@@ -31,6 +32,8 @@ export type TeachPerson = {
   wallStage: StageBrief
   /** What they leave out tonight, in words; empty on a private screen. */
   limits: string[]
+  /** Whether hands may help tonight. */
+  touch: 'no' | 'ask' | 'yes'
 }
 export type StageBrief = {
   /** Empty where nothing of the practice is open to them. */
@@ -39,10 +42,15 @@ export type StageBrief = {
   cue: string
   /** How a limit changes it, in words; empty where none does, or on a private screen. */
   change: string
+  /** The way out, said before anybody goes up. */
+  exit: string
   leavesFloor: boolean
   faults: { id: string; name: string }[]
 }
-export type Recorded = Pick<Attempt, 'id' | 'studentId' | 'stageId' | 'outcome' | 'level' | 'faults'>
+export type Recorded = Pick<
+  Attempt,
+  'id' | 'studentId' | 'stageId' | 'outcome' | 'level' | 'faults' | 'exitControlled' | 'endedBy'
+>
 
 export type TeachData = {
   classId: string
@@ -72,6 +80,9 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
   const versions = (kind: 'skill' | 'waves'): readonly Version[] =>
     plan.blocks.flatMap((b) => (b.kind === kind ? versionsOf(b) : []))
   const wall = versions('waves')
+  const absent = new Set(
+    rosterOf(scope, classId).flatMap((line) => (line.attended === 'absent' ? [line.studentId] : [])),
+  )
   const together = [...practice.warmups, ...practice.counterposes]
   const attempts = foldEvidence(
     { observations: [], attempts: attemptsOfClass(scope, classId), placements: [] },
@@ -87,15 +98,18 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
     },
     titles: plan.blocks.map((b) => BLOCK_TITLE[b.kind]),
     events: eventsOf(scope, classId),
-    people: versions('skill').map((version) => ({
-      id: version.studentId,
-      name: nameOf(version.studentId),
-      skillStage: stageBrief(ctx, judge, version),
-      wallStage: stageBrief(ctx, judge, wall.find((v) => v.studentId === version.studentId) ?? version),
-      limits: closedTonight(ctx, judge, version.studentId),
-    })),
-    recorded: attempts.map(({ id, studentId, stageId, outcome, level, faults }) => ({
-      ...{ id, studentId, stageId, outcome, level },
+    people: versions('skill')
+      .filter(({ studentId }) => !absent.has(studentId))
+      .map((version) => ({
+        id: version.studentId,
+        name: nameOf(version.studentId),
+        skillStage: stageBrief(ctx, judge, version),
+        wallStage: stageBrief(ctx, judge, wall.find((v) => v.studentId === version.studentId) ?? version),
+        limits: closedTonight(ctx, judge, version.studentId),
+        touch: judge.touch(version.studentId),
+      })),
+    recorded: attempts.map(({ id, studentId, stageId, outcome, level, faults, exitControlled, endedBy }) => ({
+      ...{ id, studentId, stageId, outcome, level, exitControlled, endedBy },
       faults: [...faults],
     })),
     warm: Object.fromEntries(together.map((b) => [b.id, `${b.name}: ${b.do}`])),
@@ -112,7 +126,7 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
 function stageBrief({ practice, privacy }: Context, judge: Judge, version: Version): StageBrief {
   const change = privacy.hidden ? '' : describeChange(version.change)
   if (version.stageId === null)
-    return { id: '', name: NOTHING_OPEN, cue: '', change, leavesFloor: false, faults: [] }
+    return { id: '', name: NOTHING_OPEN, cue: '', change, exit: '', leavesFloor: false, faults: [] }
   const stage = findById(practice.stages, version.stageId)
   // As of the day before: chips must not change places under the hand while a class runs.
   const seen: Evidence = foldEvidence(judge.evidence(version.studentId), addDays(judge.day, -1))
@@ -121,6 +135,7 @@ function stageBrief({ practice, privacy }: Context, judge: Judge, version: Versi
     name: stage.name,
     cue: stage.cue,
     change,
+    exit: findById(practice.exits, stage.exits[0] ?? '').do,
     leavesFloor: leavesFloor(stage),
     faults: likelyFaults(stage.faults, seen, judge.day)
       .slice(0, CHIPS)

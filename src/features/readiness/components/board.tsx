@@ -49,9 +49,9 @@ export function Board({ families, rows }: Pick<BoardData, 'families' | 'rows'>) 
                     className={classes.cell}
                     href={`/readiness/${row.id}?family=${cell.family}`}
                     aria-label={`${OUTCOME_WORD[cell.outcome]}: ${cell.next}`}
-                    title={cell.next}
                   >
                     <StatusMark outcome={cell.outcome} size={30} />
+                    <span className={classes.next}>{cell.next}</span>
                   </a>
                 </TableTd>
               ))}

@@ -1,6 +1,6 @@
 'use client'
 
-import { Checkbox, Group, Select, Text, TextInput } from '@mantine/core'
+import { Checkbox, Chip, Group, Select, Text, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import type { ReadinessCheck } from '@/core/practice/schema'
 import { isSpan, type Spans } from '@/core/body/spans'
@@ -8,6 +8,7 @@ import { plain, type Wording } from '@/core/words/number'
 import { unitOf } from '@/core/words/reason'
 import { FormShell } from '@/ui/form-shell'
 import { useWording } from '@/ui/wording'
+import type { HistoryEntry } from '../person-queries'
 import { ResultEnd } from './result-end'
 import { useEntry } from './use-entry'
 
@@ -16,24 +17,33 @@ type Props = {
   studentId: string
   check: ReadinessCheck
   spans: Spans
-  replaces: string | null
+  /** The entry that this one stands in for; null for a new one. */
+  corrects: HistoryEntry | null
   onSaved: () => void
 }
 
-const EMPTY = { single: '', left: '', right: '', aided: false, valid: true, watched: true, note: '' }
+const EMPTY = {
+  ...{ single: '', left: '', right: '', aided: false, valid: true, watched: true, note: '' },
+  faults: [] as string[],
+}
 
 /** A form made from a check's data: one value or one a side, as number, level or yes/no. */
-export function CheckForm({ studentId, check, spans, replaces, onSaved }: Props) {
-  const [values, setValues] = useState(EMPTY)
+export function CheckForm({ studentId, check, spans, corrects, onSaved }: Props) {
+  const [values, setValues] = useState(
+    corrects ? { ...EMPTY, ...corrects.was.typed, ...corrects.was, note: corrects.note } : EMPTY,
+  )
   const { busy, problemOf, save, saved } = useEntry()
   const wording = useWording()
   const change = (part: Partial<typeof EMPTY>): void => setValues((all) => ({ ...all, ...part }))
   const keys: readonly Key[] = check.side === 'each' ? ['left', 'right'] : ['single']
 
   const submit = async (): Promise<void> => {
-    const { single, left, right, ...seen } = values
+    const { single, left, right, aided, valid, watched, note, faults } = values
+    const replaces = corrects?.id ?? null
     const typed = check.side === 'each' ? { left, right } : { single }
-    const stored = await save({ ...seen, typed, studentId, checkId: check.id, replaces, faults: [] })
+    const stored = await save({
+      ...{ aided, valid, watched, note, faults, typed, studentId, checkId: check.id, replaces },
+    })
     if (!stored) return
     setValues(EMPTY)
     onSaved()
@@ -69,10 +79,22 @@ export function CheckForm({ studentId, check, spans, replaces, onSaved }: Props)
         aidLabel="With an aid"
         noteProblem={problemOf('note')}
         busy={busy}
-        corrects={replaces !== null}
+        corrects={corrects !== null}
         stored={saved > 0 && keys.every((key) => values[key] === '')}
         onChange={change}
-      />
+      >
+        {corrects && corrects.was.faults.length > 0 ? (
+          <Chip.Group multiple value={values.faults} onChange={(faults) => change({ faults })}>
+            <Group gap="xs" role="group" aria-label="Faults seen then">
+              {corrects.was.faults.map((id, i) => (
+                <Chip key={id} value={id} size="md">
+                  {corrects.faults[i]}
+                </Chip>
+              ))}
+            </Group>
+          </Chip.Group>
+        ) : null}
+      </ResultEnd>
     </FormShell>
   )
 }

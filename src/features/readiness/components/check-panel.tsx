@@ -1,7 +1,7 @@
 'use client'
 
 import { Alert, Button, Group, Select, Stack, Text } from '@mantine/core'
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { HistoryEntry, PersonReadiness } from '../person-queries'
 import { CheckForm } from './check-form'
 import { DolphinHoldForm } from './dolphin-hold-form'
@@ -20,6 +20,13 @@ export function CheckPanel({
   const check = person.checks.find((c) => c.id === checkId)
   const replaces = correcting?.id ?? null
   const finish = (): void => setCorrecting(null)
+  // The form stands above the history: who presses Correct is taken to it.
+  const shown = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    if (replaces === null) return
+    shown.current?.focus()
+    shown.current?.scrollIntoView({ block: 'center' })
+  }, [replaces])
 
   return (
     <Stack gap="lg">
@@ -38,6 +45,8 @@ export function CheckPanel({
       ) : null}
       {correcting ? (
         <Alert
+          ref={shown}
+          tabIndex={-1}
           color="slate"
           title={`Correcting ${correcting.check} of ${correcting.dayLabel}: ${correcting.result}`}
           styles={{ title: { color: 'var(--ink)' } }}
@@ -56,7 +65,7 @@ export function CheckPanel({
           studentId={person.id}
           breathS={person.breathS}
           faults={person.faults}
-          replaces={replaces}
+          corrects={correcting}
           onSaved={finish}
         />
       ) : check ? (
@@ -65,7 +74,7 @@ export function CheckPanel({
           studentId={person.id}
           check={check}
           spans={person.spans}
-          replaces={replaces}
+          corrects={correcting}
           onSaved={finish}
         />
       ) : null}

@@ -26,6 +26,11 @@ export function DecisionCard({
           </Title>
         </Group>
         <Text>{standing ? `Stands at ${standing}.` : 'No standing yet.'}</Text>
+        {decision.dose === '' ? null : (
+          <Text>
+            <strong>How much:</strong> {decision.dose}
+          </Text>
+        )}
         {tonight === '' ? null : <Text role="note">{tonight}</Text>}
         {wouldChange ? (
           <Text>

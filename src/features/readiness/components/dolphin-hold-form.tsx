@@ -6,6 +6,7 @@ import { useState } from 'react'
 import { formatClock } from '@/core/units'
 import { FormShell } from '@/ui/form-shell'
 import { useStopwatch } from '@/device/use-stopwatch'
+import type { HistoryEntry } from '../person-queries'
 import { ResultEnd } from './result-end'
 import { useEntry } from './use-entry'
 
@@ -13,7 +14,8 @@ type Props = {
   studentId: string
   breathS: number
   faults: readonly { id: string; name: string }[]
-  replaces: string | null
+  /** The entry that this one stands in for; null for a new one. */
+  corrects: HistoryEntry | null
   onSaved: () => void
 }
 
@@ -29,8 +31,9 @@ const EMPTY = {
 }
 
 /** The dolphin hold: stopwatch or typed, then what was seen. */
-export function DolphinHoldForm({ studentId, breathS, faults, replaces, onSaved }: Props) {
-  const [values, setValues] = useState(EMPTY)
+export function DolphinHoldForm({ studentId, breathS, faults, corrects, onSaved }: Props) {
+  const [values, setValues] = useState(corrects ? asItWas(corrects) : EMPTY)
+  const replaces = corrects?.id ?? null
   const watch = useStopwatch()
   const { busy, problemOf, save, saved } = useEntry()
   const change = (part: Partial<typeof EMPTY>): void => setValues((all) => ({ ...all, ...part }))
@@ -62,7 +65,7 @@ export function DolphinHoldForm({ studentId, breathS, faults, replaces, onSaved 
       valid: headClear && elbowsIn,
       faults: [
         ...new Set([
-          ...values.faults,
+          ...values.faults.filter((f) => f !== 'FT-head-drop' && f !== 'FT-elbow-splay'),
           ...(headClear ? [] : ['FT-head-drop']),
           ...(elbowsIn ? [] : ['FT-elbow-splay']),
         ]),
@@ -136,6 +139,17 @@ export function DolphinHoldForm({ studentId, breathS, faults, replaces, onSaved 
       </ResultEnd>
     </FormShell>
   )
+}
+
+/** A correction begins from what stood there, faults and all: a typing slip must not lose what was seen. */
+function asItWas({ was, note }: HistoryEntry): typeof EMPTY {
+  const { faults, aided, watched, typed } = was
+  return {
+    ...EMPTY,
+    ...{ seconds: typed.single, faults, aided, watched, note },
+    headClear: !faults.includes('FT-head-drop'),
+    elbowsIn: !faults.includes('FT-elbow-splay'),
+  }
 }
 
 /** Breaths to seconds by the student's own breath; what is not a number goes on as typed, for the server to refuse. */

@@ -41,6 +41,11 @@ export function RoundLane(props: Props) {
           watched by {watcher}
         </Text>
       </div>
+      {person.touch === 'no' ? (
+        <Text size="sm" fw={600}>
+          No hands.
+        </Text>
+      ) : null}
       {person.limits.length > 0 ? (
         <Text size="sm" fw={600}>
           Leaves out {person.limits.join(', ')}.

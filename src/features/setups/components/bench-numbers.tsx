@@ -73,9 +73,10 @@ export function BenchNumbers({ solution, person, wording }: Pick<Props, 'solutio
 export const BenchSides = memo(function BenchSides({
   solution,
   facts,
+  touch,
   labelOf,
   onPick,
-}: Omit<Props, 'person' | 'wording'>) {
+}: Omit<Props, 'person' | 'wording'> & { touch: BenchPerson['touch'] | undefined }) {
   return (
     <>
       <section aria-labelledby="beside">
@@ -88,11 +89,16 @@ export const BenchSides = memo(function BenchSides({
             <strong>Out:</strong> {facts.exit}
           </Text>
         )}
-        {facts.assists.map((assist) => (
-          <Text key={assist.id}>
-            <strong>{assist.name}:</strong> {assist.do} {effort(assist.id, solution)}
-          </Text>
-        ))}
+        {touch === 'no' && facts.assists.some((a) => a.touch) ? (
+          <Text fw={600}>No hands: tell and show only.</Text>
+        ) : null}
+        {facts.assists
+          .filter((a) => touch !== 'no' || !a.touch)
+          .map((assist) => (
+            <Text key={assist.id}>
+              <strong>{assist.name}:</strong> {assist.do} {effort(assist.id, solution)}
+            </Text>
+          ))}
       </section>
       <Neighbours solution={solution} labelOf={labelOf} onPick={onPick} />
     </>

@@ -149,7 +149,13 @@ export function SetupBench({
             <Stack gap="lg">
               <BenchNumbers solution={shown.solution} person={person} wording={wording} />
               {facts && calm.solution ? (
-                <BenchSides solution={calm.solution} facts={facts} labelOf={labelOf} onPick={pick} />
+                <BenchSides
+                  solution={calm.solution}
+                  facts={facts}
+                  touch={person?.touch}
+                  labelOf={labelOf}
+                  onPick={pick}
+                />
               ) : null}
               {calm.solution && calm.body ? (
                 <WhyPanel solution={calm.solution} body={calm.body} stock={stock} wording={wording} />

@@ -2,6 +2,9 @@
 
 import { Button, Chip, Group, SegmentedControl, Stack, Text } from '@mantine/core'
 import { useState } from 'react'
+import { isDone, tapOf, type Seen } from '@/core/teaching/outcome'
+import { describeAfter, describeTaps, describeTouch } from '@/core/words/floor'
+import { TextLink } from '@/ui/text-link'
 import type { Recorded, StageBrief, TeachPerson } from '../queries'
 import type { Mark } from './use-class-run'
 
@@ -21,24 +24,32 @@ const LEVELS = [
   { value: 'held', label: 'Held' },
 ] as const
 
+/** Why somebody stops: none of them is a failure, and each means something else. */
+const STOPS: readonly { seen: Seen; label: string }[] = [
+  { seen: 'unwell', label: 'Not well' },
+  { seen: 'arms-spent', label: 'Arms spent' },
+  { seen: 'own-choice', label: 'Own choice' },
+]
+
 /** One person: what they do, and large taps for what came of it. */
 export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: Props) {
   const [faults, setFaults] = useState<string[]>([])
   const [level, setLevel] = useState<Mark['level']>('hop')
   const mine = recorded.filter((r) => r.studentId === person.id && r.stageId === stage.id)
   const last = mine.at(-1)
-  const mark = (part: Partial<Mark> & Pick<Mark, 'outcome'>): void => {
+  const [stopping, setStopping] = useState(false)
+  const done = isDone(recorded.filter((r) => r.studentId === person.id))
+  const after = last ? describeAfter(last, stage.exit) : ''
+  const mark = (seen: Seen): void => {
     onMark({
       studentId: person.id,
       stageId: stage.id,
       level: stage.leavesFloor ? level : 'practised',
-      exitControlled: true,
       help: 'alone',
-      faults,
-      endedBy: part.outcome === 'clean' ? null : 'self',
-      ...part,
+      ...tapOf(seen, faults),
     })
     setFaults([])
+    setStopping(false)
   }
   return (
     <section className="card" aria-label={person.name}>
@@ -58,20 +69,43 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
               )}
             </Text>
             {stage.change === '' ? null : <Text fw={600}>{stage.change}</Text>}
+            {person.touch === 'no' ? <Text fw={650}>{describeTouch(person.touch)}</Text> : null}
             {person.limits.length === 0 ? null : (
               <Text size="sm">Leaves out {person.limits.join(', ')}.</Text>
             )}
           </div>
           <Text role="status" ta="right">
-            {mine.length > 0
-              ? `${mine.filter((r) => r.outcome === 'clean').length} clean of ${mine.length}`
-              : ''}
+            {describeTaps(mine)}
           </Text>
         </Group>
-        {stage.id === '' ? null : taps()}
+        {after === '' ? null : (
+          <Text role="note" fw={600}>
+            {after}{' '}
+            {last && !last.exitControlled ? (
+              <TextLink href="/studio/incidents">Write a report</TextLink>
+            ) : null}
+          </Text>
+        )}
+        {stage.id === '' ? null : done ? undoButton() : taps()}
       </Stack>
     </section>
   )
+
+  function undoButton() {
+    return last ? (
+      <Button
+        size="lg"
+        mih={64}
+        px="lg"
+        variant="subtle"
+        c="var(--ink)"
+        onClick={() => onUndo(last)}
+        aria-label={`${person.name}: undo the last tap`}
+      >
+        Undo
+      </Button>
+    ) : null
+  }
 
   function taps() {
     return (
@@ -105,7 +139,7 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
             mih={64}
             px="lg"
             disabled={faults.length > 0}
-            onClick={() => mark({ outcome: 'clean' })}
+            onClick={() => mark('clean')}
             aria-label={`${person.name}: clean`}
           >
             Clean
@@ -115,7 +149,7 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
             mih={64}
             px="lg"
             variant="default"
-            onClick={() => mark({ outcome: 'not-yet' })}
+            onClick={() => mark('not-yet')}
             aria-label={`${person.name}: not yet`}
           >
             Not yet
@@ -125,35 +159,42 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
             mih={64}
             px="lg"
             variant="default"
-            onClick={() => mark({ outcome: 'not-yet', exitControlled: false })}
-            aria-label={`${person.name}: dropped out`}
+            onClick={() => mark('fell-out')}
+            aria-label={`${person.name}: fell out of it`}
           >
-            Dropped out
+            Fell out of it
           </Button>
           <Button
             size="lg"
             mih={64}
             px="lg"
             variant="default"
-            onClick={() => mark({ outcome: 'stopped', endedBy: 'spent-arms' })}
-            aria-label={`${person.name}: arms spent`}
+            aria-expanded={stopping}
+            onClick={() => setStopping((open) => !open)}
+            aria-label={`${person.name}: stopped`}
           >
-            Arms spent
+            Stopped
           </Button>
-          {last ? (
-            <Button
-              size="lg"
-              mih={64}
-              px="lg"
-              variant="subtle"
-              c="var(--ink)"
-              onClick={() => onUndo(last)}
-              aria-label={`${person.name}: undo the last tap`}
-            >
-              Undo
-            </Button>
-          ) : null}
+          {undoButton()}
         </Group>
+        {stopping ? (
+          <Group gap="xs" role="group" aria-label={`Why ${person.name} stopped`}>
+            {STOPS.map(({ seen, label }) => (
+              <Button
+                key={seen}
+                size="lg"
+                mih={64}
+                px="lg"
+                variant="light"
+                c="var(--ink)"
+                onClick={() => mark(seen)}
+                aria-label={`${person.name}: ${label.toLowerCase()}`}
+              >
+                {label}
+              </Button>
+            ))}
+          </Group>
+        ) : null}
       </>
     )
   }

@@ -5,6 +5,7 @@ import { useHotkeys } from '@mantine/hooks'
 import Link from 'next/link'
 import type { Turn } from '@/core/classes/plan'
 import { momentOf } from '@/core/teaching/class-run'
+import { isDone } from '@/core/teaching/outcome'
 import { formatClock } from '@/core/units'
 import type { TeachData, TeachPerson } from '../queries'
 import { PersonStrip } from './person-strip'
@@ -22,7 +23,9 @@ export function TeachScreen({ data }: { data: TeachData }) {
   const isLast = run.blockIndex >= plan.blocks.length - 1
   const turn = block?.kind === 'waves' && moment.turn ? block.turns[moment.turn.index] : undefined
   const next = block?.kind === 'waves' && moment.turn ? block.turns[moment.turn.index + 1] : undefined
-  const up = turn ? atWall(turn, people) : []
+  // Whoever stopped for tonight is not called up again.
+  const going = people.filter((p) => !isDone(recorded.filter((r) => r.studentId === p.id)))
+  const up = turn ? atWall(turn, going) : []
   const advance = (): void => goTo(isLast ? 'ended' : 'block', isLast ? run.blockIndex : run.blockIndex + 1)
 
   useHotkeys([
@@ -80,7 +83,7 @@ export function TeachScreen({ data }: { data: TeachData }) {
         <Text fz="xl" aria-live="polite">
           {moment.turn.phase === 'up' ? 'Up now' : 'Change over'}
           {next
-            ? `, then ${atWall(next, people)
+            ? `, then ${atWall(next, going)
                 .map((p) => p.name)
                 .join(' and ')}`
             : ', last turn'}

@@ -51,6 +51,7 @@ export function useClassRun({ classId, events, recorded: known, people, titles }
   }
 }
 
-function recordedOf({ id, studentId, stageId, outcome, level, faults }: FactOf<'attempt'>): Recorded {
-  return { id, studentId, stageId, outcome, level, faults }
+function recordedOf(fact: FactOf<'attempt'>): Recorded {
+  const { id, studentId, stageId, outcome, level, faults, exitControlled, endedBy } = fact
+  return { id, studentId, stageId, outcome, level, faults, exitControlled, endedBy }
 }

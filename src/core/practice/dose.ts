@@ -1,0 +1,72 @@
+import type { Dose, Load } from './schema'
+
+/** A breath until somebody's own is timed, s (ruling 15). */
+export const BREATH_S = 5
+/** A repetition without a time of its own, s. */
+const REPETITION_S = 3
+
+/** How long one hold or repetition of a dose lasts, s. */
+export function holdSeconds({ seconds, breaths }: Dose, breathS = BREATH_S): number {
+  return seconds?.value ?? (breaths ? breaths.value * breathS : REPETITION_S)
+}
+
+/** The shortest hold that is the dose at all, s; 0 where nothing is held. */
+export function leastSeconds({ seconds, breaths }: Dose): number {
+  return seconds?.min ?? (breaths?.min ?? 0) * BREATH_S
+}
+
+/** Level of strain by planned seconds: under 10, to 30, over 30 (cautions.md 0.1). */
+export function strainOf(dose: Dose): NonNullable<Load['ST']> {
+  const held = holdSeconds(dose)
+  return held < 10 ? 1 : held <= 30 ? 2 : 3
+}
+
+/** A dose as it is fitted to somebody. */
+export type FittedDose = {
+  readonly sets: number
+  readonly reps: number | null
+  /** One hold, s; null where it is repeated instead. */
+  readonly holdS: number | null
+  readonly breaths: number | null
+  readonly perSide: boolean
+  readonly restS: number | null
+  readonly cap: number | null
+  readonly note: string
+}
+
+/** What a dose is fitted by. */
+export type FitBy = {
+  /** Own breath, s. */
+  readonly breathS: number
+  /** Measured level against what is asked, 0–1; 1 for the usual dose. */
+  readonly share: number
+  /** The longest hold a limit allows, s; null for none. */
+  readonly mostSeconds: number | null
+  /** Attempts left in the class; null where nobody counts. */
+  readonly mostAttempts: number | null
+}
+
+const USUAL: FitBy = { breathS: BREATH_S, share: 1, mostSeconds: null, mostAttempts: null }
+
+/**
+ * A dose for one person: their own breath, the share that their measured level allows, what limits leave of it. A share
+ * never goes under the dose's own range, a limit always may; nothing is ever more than the usual dose.
+ */
+export function fitDose(dose: Dose, by: Partial<FitBy> = {}): FittedDose {
+  const { breathS, share, mostSeconds, mostAttempts } = { ...USUAL, ...by }
+  const part = ({ value, min }: NonNullable<Dose['reps']>): number =>
+    Math.max(Math.min(min, value), Math.round(value * Math.min(1, share)))
+  const wanted = dose.seconds ? part(dose.seconds) : dose.breaths ? part(dose.breaths) * breathS : null
+  const holdS = wanted === null ? null : Math.min(wanted, mostSeconds ?? wanted)
+  const cap = dose.cap ? Math.min(dose.cap.value, mostAttempts ?? dose.cap.value) : null
+  return {
+    sets: dose.sets?.value ?? 1,
+    reps: dose.reps ? part(dose.reps) : null,
+    holdS,
+    breaths: dose.breaths && holdS !== null ? Math.max(1, Math.floor(holdS / breathS)) : null,
+    perSide: dose.perSide,
+    restS: dose.restS ?? null,
+    cap,
+    note: dose.note ?? '',
+  }
+}

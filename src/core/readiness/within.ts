@@ -1,0 +1,40 @@
+import { comesAfter } from '../practice/after'
+import type { Library } from '../practice/library'
+import { LOAD_TAGS, type Drill, type Load, type LoadTag } from '../practice/schema'
+import { isOpenTo } from './allowed'
+import type { GateResult } from './gate'
+import type { Caps, Limits } from '../screening/caps'
+
+/** Loads that nobody meets in a drill before they have met them in a stage: falls, head, bent neck, lotus. */
+const SHOWN_FIRST: readonly LoadTag[] = ['FR', 'HB', 'NF', 'KN']
+
+/** What somebody may carry in a drill: no more of any load than what they stand on has, and never what a limit closes. */
+export type Within = Limits & Pick<Caps, 'answered'> & { readonly most: Readonly<Record<LoadTag, number>> }
+
+/**
+ * The most of each load that a drill may ask of somebody: that of the stages behind them and of those that ask for nothing,
+ * light work of every other kind. Strain and hanging heads grow with what is held, so they follow the same rule.
+ * @param missing where a check of the neck is not passed, nothing is laid on head or neck
+ */
+export function withinOf(
+  practice: Library,
+  credited: ReadonlySet<string>,
+  limits: Caps,
+  missing: readonly GateResult[],
+): Within {
+  const behind = practice.stages.filter((s) => credited.has(s.id) || (s.gates.length === 0 && !comesAfter(s)))
+  const soreNeck = missing.some(({ gate, state }) => gate.check.startsWith('CK-neck') && state !== 'confirm')
+  const most = Object.fromEntries(
+    LOAD_TAGS.map((tag) => {
+      if (soreNeck && (tag === 'HB' || tag === 'NF')) return [tag, 0]
+      const least = SHOWN_FIRST.includes(tag) ? 0 : tag === 'ST' || tag === 'SF' || tag === 'SE' ? 2 : 1
+      return [tag, Math.max(least, ...behind.map((s) => s.load[tag] ?? 0))]
+    }),
+  ) as Record<LoadTag, number>
+  return { caps: limits.caps, answered: limits.answered, most }
+}
+
+/** Whether a drill stays within it. */
+export function staysWithin({ load }: Pick<Drill, 'load'>, within: Within): boolean {
+  return isOpenTo(within, load) && LOAD_TAGS.every((tag: keyof Load) => (load[tag] ?? 0) <= within.most[tag])
+}
