@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { anyBody, bodyOf, must } from '@/testing/bodies'
+import { estimateBody } from '../body/estimate'
 import { acrossBuilds } from './builds'
 import { armLoad, contactOf, type Position } from './position'
 import { solvePosition } from './positions/catalogue'
@@ -105,16 +106,54 @@ describe('what the crown can carry', () => {
     expect(share?.min).toBeCloseTo(0, 3)
     expect(share?.max).toBeCloseTo(1, 3)
   })
-  it('half a centimetre of arm moves it by a point or more', () => {
-    const crown = (upperArm: number): number => {
-      const body = { ...bodyOf(168) }
-      const longer = {
-        ...body,
-        length: { ...body.length, upperArm: { ...body.length.upperArm, valueCm: upperArm } },
-      }
-      return contactOf(must(solvePosition('headstand-straight', longer)), 'crown')?.share.value ?? 0
-    }
-    expect(Math.abs(crown(31.75) - crown(31.25))).toBeGreaterThan(0.01)
+  const arms = (statureCm: number, upperArm: number, headNeck: number, id = 'headstand-straight') => {
+    const made = estimateBody({ statureCm, table: 'female', measured: { upperArm, headNeck } })
+    return contactOf(must(solvePosition(id, must(made))), 'crown')!.share
+  }
+  it('a centimetre of arm moves no working figure, and the neck stands upright over the crown', () => {
+    expect(Math.abs(arms(168, 32, 30.6).value - arms(168, 31, 30.6).value)).toBeLessThan(0.005)
+    fc.assert(
+      fc.property(anyBody, (body) => {
+        const { shoulder, crown } = must(solvePosition('headstand-straight', body)).skeleton
+        expect(Math.abs(shoulder.x - crown.x)).toBeLessThan(0.27 * (shoulder.y - crown.y))
+      }),
+    )
+  })
+  it('its least load never falls as arms get shorter, and is above nothing where a push cannot reach (M14)', () => {
+    expect(arms(168, 33, 30).min).toBe(0)
+    expect(arms(168, 28.5, 31.5).min).toBeGreaterThan(0.05)
+    fc.assert(
+      fc.property(
+        fc.double({ min: 150, max: 190, noNaN: true }),
+        fc.double({ min: 0.15, max: 0.2, noNaN: true }),
+        fc.double({ min: 0.17, max: 0.2, noNaN: true }),
+        fc.constantFrom('headstand-straight', 'headstand-tuck', 'headstand-knees-up'),
+        (stature, arm, neck, id) => {
+          const at = (upperArm: number) => {
+            const made = estimateBody({
+              statureCm: stature,
+              table: 'female',
+              measured: { upperArm, headNeck: neck * stature },
+            })
+            const solved = made.ok ? solvePosition(id, made.value) : made
+            return solved.ok ? contactOf(solved.value as Position, 'crown')?.share.min : undefined
+          }
+          const [short, long] = [at(arm * stature), at(arm * stature + 1)]
+          fc.pre(short !== undefined && long !== undefined)
+          expect(short!).toBeGreaterThanOrEqual(long! - 1e-6)
+        },
+      ),
+    )
+  })
+  it('what is laid under the forearms takes the head off again', () => {
+    const body = must(
+      estimateBody({ statureCm: 168, table: 'female', measured: { upperArm: 27.5, headNeck: 31.5 } }),
+    )
+    const least = (forearmLiftCm: number) =>
+      contactOf(must(solvePosition('headstand-straight', body, { forearmLiftCm })), 'crown')!.share.min
+    expect(least(0)).toBeGreaterThan(0.3)
+    expect(least(2)).toBeLessThan(least(0))
+    expect(least(5)).toBe(0)
   })
 })
 

@@ -50,7 +50,8 @@ const PAD_LONG_CM = 30
 
 type Variant = {
   id: string
-  pose: (given: SetupGiven) => { start?: Pose; target: Pose }
+  /** Poses with what is laid under the forearms. */
+  pose: (given: SetupGiven, lift: { forearmLiftCm: number }) => { start?: Pose; target: Pose }
   options?: Parameters
   more?: (given: SetupGiven) => {
     placements?: Placement[]
@@ -90,7 +91,7 @@ function headstand({ id, pose, more, gap }: Variant): Setup {
             inStock: stock.slabs.length,
           })
     },
-    poses: pose,
+    poses: (given, lift) => pose(given, { forearmLiftCm: lift.heightCm }),
     place: (given) => {
       const extra = more?.(given) ?? {}
       const width = given.lengths.jointWidth.valueCm
@@ -109,7 +110,7 @@ function headstand({ id, pose, more, gap }: Variant): Setup {
         steps: [
           step('fold-mat', { padCm: read(given.o, 'padCm') }),
           step('elbows-at-width', { widthCm: width }),
-          step('raise-forearms', { liftCm: given.chosen.heightCm }),
+          ...(given.chosen.heightCm > 0 ? [step('raise-forearms', { liftCm: given.chosen.heightCm })] : []),
           step('crown-down-hands-cup'),
           ...(extra.steps ?? []),
         ],
@@ -129,9 +130,9 @@ const atWall = (id: string, gap: NonNullable<Variant['gap']>, walls: string): Se
   headstand({
     id,
     gap,
-    pose: ({ o }) => ({
-      start: ['headstand-base', { toeDistanceCm: read(o, 'toeDistanceCm') }],
-      target: ['headstand-straight'],
+    pose: ({ o }, lift) => ({
+      start: ['headstand-base', { toeDistanceCm: read(o, 'toeDistanceCm'), ...lift }],
+      target: ['headstand-straight', lift],
     }),
     more: (given) => {
       const gapCm = read(given.o, 'knuckleGapCm')
@@ -238,14 +239,16 @@ const tripod = defineSetup({
 export const HEADSTAND_SETUPS: readonly Setup[] = [
   headstand({
     id: 'SETUP-headbase',
-    pose: ({ o }) => ({ target: ['headstand-base', { toeDistanceCm: read(o, 'toeDistanceCm') }] }),
+    pose: ({ o }, lift) => ({
+      target: ['headstand-base', { toeDistanceCm: read(o, 'toeDistanceCm'), ...lift }],
+    }),
     more: () => ({ steps: [step('paper-test')] }),
   }),
   headstand({
     id: 'SETUP-headstand-open',
-    pose: ({ o }) => ({
-      start: ['headstand-base', { toeDistanceCm: read(o, 'toeDistanceCm') }],
-      target: ['headstand-straight'],
+    pose: ({ o }, lift) => ({
+      start: ['headstand-base', { toeDistanceCm: read(o, 'toeDistanceCm'), ...lift }],
+      target: ['headstand-straight', lift],
     }),
     more: () => ({
       placements: [

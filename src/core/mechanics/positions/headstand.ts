@@ -23,9 +23,12 @@ import { centreOfMass, mirrored, type Skeleton } from '../skeleton'
 import { on, type Patch } from '../contacts'
 import { handPatch, patchAround, pointPatch } from '../surfaces'
 import { soleOnWall } from './right-angle'
-import { CROWN, LEAN, triangle, both, type Legs, headstand } from './head-base'
+import { both, CROWN, FOREARM_LIFT, headstand, LEAN, onCrown, triangle, type Legs } from './head-base'
 
 const { cm, deg } = parameter
+
+/** Where load in front comes down between elbows and crown: free within the range, and light on the crown midway. */
+const MIDWAY = 0.5
 
 /** Feet walked in, crown light: toes, forearms and crown share. */
 const BASE: PositionSpec = {
@@ -33,6 +36,7 @@ const BASE: PositionSpec = {
   name: 'Headstand base, feet walked in',
   parameters: [
     CROWN,
+    FOREARM_LIFT,
     cm('toeDistanceCm', 'Balls of the feet from the elbows', 20, 140, (body) => 0.4 * body.statureCm),
     KNEE_BEND,
     HEEL_LIFT,
@@ -46,15 +50,18 @@ const BASE: PositionSpec = {
     if (!frame.ok) return frame
     const { trunk, leg, ballX } = frame.value
     return ok(
-      assemble({
-        id: 'headstand-base',
-        body,
-        parameters: given,
-        skeleton: skeletonOf(arms, trunk, [leg, leg], crown),
-        base: { fromCm: ballX, toCm: arms.fingertip.x },
-        // What comes down in front comes down through the shoulders.
-        supports: { groups: [on(pointPatch('toes', ballX)), group(Math.min(shoulder.x, crown.x))] },
-      }),
+      onCrown(
+        assemble({
+          id: 'headstand-base',
+          body,
+          parameters: given,
+          skeleton: skeletonOf(arms, trunk, [leg, leg], crown),
+          base: { fromCm: ballX, toCm: arms.fingertip.x },
+          // What comes down in front is taken midway between elbows and crown, where somebody keeps the crown light.
+          supports: { groups: [on(pointPatch('toes', ballX)), group(MIDWAY * crown.x)] },
+        }),
+        base.value,
+      ),
     )
   },
 }
@@ -65,6 +72,7 @@ const AT_WALL: PositionSpec = {
   name: 'Headstand, right angle at the wall',
   parameters: [
     CROWN,
+    FOREARM_LIFT,
     cm('elbowDistanceCm', 'Elbows from the wall', 40, 140, (body) => seatedLegOf(body).valueCm),
     tuned(FRICTION, { usual: 0.3 }),
   ],
@@ -81,30 +89,33 @@ const AT_WALL: PositionSpec = {
     const sole = soleOnWall(body, bentKnee(body, hip.value, ankle, 'up'), ankle, -wallX)
     const [forearms, head] = group(0).patches
     return ok(
-      assemble({
-        id: 'headstand-right-angle',
-        body,
-        parameters: given,
-        facing: -1,
-        skeleton: mirrored(skeletonOf(arms, trunk, [sole, sole], crown)),
-        wallX,
-        base: { fromCm: -arms.fingertip.x, toCm: 0 },
-        supports: {
-          groups: [
-            {
-              patches: [turned(head), turned(forearms)],
-              throughCm: -Math.min(shoulder.x, crown.x),
+      onCrown(
+        assemble({
+          id: 'headstand-right-angle',
+          body,
+          parameters: given,
+          facing: -1,
+          skeleton: mirrored(skeletonOf(arms, trunk, [sole, sole], crown)),
+          wallX,
+          base: { fromCm: -arms.fingertip.x, toCm: 0 },
+          supports: {
+            groups: [
+              {
+                patches: [turned(head), turned(forearms)],
+                throughCm: -MIDWAY * crown.x,
+              },
+            ],
+            anchor: 1,
+            wall: {
+              part: 'wallFeet',
+              at: { x: wallX, y: ankle.y },
+              friction: read(given, 'wallFriction'),
+              frictionUse: 0.5,
             },
-          ],
-          anchor: 1,
-          wall: {
-            part: 'wallFeet',
-            at: { x: wallX, y: ankle.y },
-            friction: read(given, 'wallFriction'),
-            frictionUse: 0.5,
           },
-        },
-      }),
+        }),
+        base.value,
+      ),
     )
   },
 }
