@@ -9,6 +9,9 @@ const EMPTY_BRIEF = run('brief', {
 })
 const BODY = { statureCm: 168, table: 'female' }
 
+const DAY = '2026-03-05'
+const student = (part: object) => ({ family: 'FS', asOf: DAY, student: part })
+
 it.each(COMMANDS.map((c) => [c.name, c.example] as const))('%s answers its own example', (name, example) => {
   expect(run(name, example)).not.toHaveProperty('error')
 })
@@ -57,6 +60,56 @@ it.each([
   ['check-plan', { brief: EMPTY_BRIEF, plan: { blocks: 'none' } }, ['plan']],
   ['setup', { setup: 'SETUP-dolphin-plain', body: BODY, stock: { blocks: -1 } }, ['stock', 'blocks']],
   ['position', { position: 'trapeze', body: BODY }, ['position']],
+  ['body', { statureCm: 168, measured: { thigh: 50, shank: 50, seatedLeg: 70 } }, ['measured', 'seatedLeg']],
+  ['body', { statureCm: 168, measured: { innerLeg: 95, seatedLeg: 71 } }, ['measured', 'seatedLeg']],
+  ['readiness', { family: 'FS', asOf: '2026-13-45', student: {} }, ['asOf']],
+  [
+    'readiness',
+    student({ results: [{ check: 'CK-dolphin-hld', day: DAY, values: { single: 8 } }] }),
+    ['student', 'results', 0, 'check'],
+  ],
+  [
+    'readiness',
+    student({ results: [{ check: 'CK-dolphin-hold', day: DAY, values: { single: -8 } }] }),
+    ['student', 'results', 0, 'values', 'single'],
+  ],
+  [
+    'readiness',
+    student({ results: [{ check: 'CK-leg-lift-forearm', day: DAY, values: { left: 8 } }] }),
+    ['student', 'results', 0, 'values'],
+  ],
+  [
+    'readiness',
+    student({ results: [{ check: 'CK-dolphin-hold', day: '2027-03-05', values: { single: 8 } }] }),
+    ['student', 'results', 0, 'day'],
+  ],
+  ['readiness', student({ attempts: [{ stage: 'FS-99', day: DAY }] }), ['student', 'attempts', 0, 'stage']],
+  [
+    'readiness',
+    student({ attempts: [{ stage: 'FS-01', day: DAY, faults: ['FT-nothing'] }] }),
+    ['student', 'attempts', 0, 'faults', 0],
+  ],
+  ['readiness', student({ placed: { stage: 'FS-1', day: DAY } }), ['student', 'placed', 'stage']],
+  [
+    'brief',
+    { day: '2026-02-31', minutes: 60, bays: 3, stock: { straps: 1, blocks: 1 }, students: [] },
+    ['day'],
+  ],
+  [
+    'brief',
+    { day: DAY, minutes: 60, bays: 3, stock: { straps: 1, blocks: 1 }, students: [{ id: 'a' }, { id: 'a' }] },
+    ['students', 1, 'id'],
+  ],
+  [
+    'endurance',
+    {
+      body: BODY,
+      observed: { position: 'dolphin', seconds: 60, breaths: 5 },
+      predict: { position: 'dolphin' },
+    },
+    ['observed'],
+  ],
+  ['setup', { setup: 'SETUP-wall-l-hand', body: BODY, options: { method: 0.5 } }, ['options', 'method']],
   [
     'setup',
     { setup: 'SETUP-wall-kick-forearm-block', body: BODY, options: { wallGapCm: -1 } },
@@ -69,6 +122,8 @@ it.each([
   } catch (error) {
     expect(error).toBeInstanceOf(InputError)
     expect((error as InputError).path).toEqual(path)
+    expect((error as InputError).message).toMatch(/^[A-Z0-9“-].*[.?]$/)
+    expect((error as InputError).message).not.toMatch(/undefined|Invalid input/)
   }
 })
 
@@ -78,6 +133,18 @@ it('answers what a body cannot reach, with code, numbers and a sentence', () => 
     refusal: { code: 'joint-out-of-range', joint: 'hip', availableDeg: 30 },
     message: expect.stringContaining('30°'),
   })
+})
+
+it('a hold is carried over only between shapes that ask the same of the same limbs', () => {
+  const from = (predict: string) =>
+    run('endurance', {
+      body: BODY,
+      observed: { position: 'dolphin', seconds: 60 },
+      predict: { position: predict },
+    })
+  expect(from('dolphin').hold).toMatchObject({ seconds: expect.closeTo(60, 6) })
+  for (const other of ['down-dog-long', 'handstand-straight', 'right-angle-hands', 'high-plank'])
+    expect(from(other)).toMatchObject({ hold: null, message: expect.stringMatching(/^Not known/) })
 })
 
 it('lists every catalogue', () => {

@@ -1,7 +1,14 @@
 import { z } from 'zod'
 import { JOINTS } from '@/core/fatigue/compartments'
 import { classFatigue } from '@/core/fatigue/class-load'
-import { capacityFrom, jointLoad, predictHold, secondsOf, USUAL_BREATH_S } from '@/core/fatigue/endurance'
+import {
+  capacityFrom,
+  jointLoad,
+  predictHold,
+  sameDemand,
+  secondsOf,
+  USUAL_BREATH_S,
+} from '@/core/fatigue/endurance'
 import { BODY_EXAMPLE, bodySchema, InputError, parse, readBody, solveAsked, type Command } from './input'
 
 const shape = { position: z.string(), params: z.record(z.string(), z.number()).optional() }
@@ -42,12 +49,14 @@ export const FATIGUE_COMMANDS: readonly Command[] = [
       joint: 'shoulder',
       observed: { position: 'dolphin', breaths: 8 },
       breathS: 5,
-      predict: { position: 'forearm-stand-heels-on-wall' },
+      predict: { position: 'dolphin', params: { toeDistanceCm: 85 } },
     },
     run: (input) => {
       const asked = parse(enduranceSchema, input)
       const body = readBody(asked.body, ['body'])
       const { joint: which = 'shoulder', observed, predict } = asked
+      if (observed.seconds !== undefined && observed.breaths !== undefined)
+        throw new InputError(['observed'], 'Give the hold in seconds or in breaths, not both.')
       const {
         seconds = observed.breaths === undefined ? undefined : secondsOf(observed.breaths, asked.breathS),
       } = observed
@@ -56,6 +65,15 @@ export const FATIGUE_COMMANDS: readonly Command[] = [
       if (!seen.ok) return seen.answer
       const next = solveAsked(predict.position, body, predict.params, ['predict'])
       if (!next.ok) return next.answer
+      if (!sameDemand(observed.position, predict.position))
+        return {
+          reachable: true,
+          joint: which,
+          observedS: seconds,
+          hold: null,
+          message:
+            'Not known: the floor’s grip decides how hard the shoulders work, and it differs between these shapes. Time the other shape itself.',
+        }
       const capacity = capacityFrom(which, { loadNmPerKg: jointLoad(seen.value, which), seconds })
       const hold = predictHold(which, capacity, jointLoad(next.value, which))
       return {

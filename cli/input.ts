@@ -74,7 +74,37 @@ export function parse<S extends z.ZodType>(schema: S, input: unknown): z.output<
   const parsed = schema.safeParse(input)
   if (parsed.success) return parsed.data
   const [issue] = parsed.error.issues
-  throw new InputError(issue?.path ?? [], issue?.message ?? 'Not understood.')
+  throw new InputError(issue?.path ?? [], issue ? sentenceOf(issue) : 'Not understood.')
+}
+
+/** What is wrong with a field, in a sentence; a schema's own sentence stands as it is. */
+function sentenceOf(issue: z.core.$ZodIssue): string {
+  switch (issue.code) {
+    case 'invalid_type':
+      return issue.input === undefined && issue.message.endsWith('undefined')
+        ? 'This is missing.'
+        : `This must be ${NOUN[issue.expected] ?? `a ${issue.expected}`}.`
+    case 'unrecognized_keys':
+      return `Unknown here: ${issue.keys.join(', ')}.`
+    case 'invalid_value':
+      return `One of: ${issue.values.map(String).join(', ')}.`
+    case 'too_small':
+      return `This must be ${issue.inclusive === false ? 'more than' : 'at least'} ${String(issue.minimum)}.`
+    case 'too_big':
+      return `This may be ${String(issue.maximum)} at most.`
+    default:
+      return /[.?]$/.test(issue.message) ? issue.message : `${issue.message}.`
+  }
+}
+
+const NOUN: Readonly<Record<string, string>> = {
+  number: 'a number',
+  int: 'a whole number',
+  string: 'a text',
+  object: 'an object',
+  record: 'an object',
+  array: 'a list',
+  boolean: 'true or false',
 }
 
 /** Whether a refusal is about what was asked for rather than what the body can do. */

@@ -10,7 +10,7 @@ function main([name, what]: readonly string[]): number {
   }
   try {
     if (name === 'list') {
-      const list = LISTS[what ?? '']
+      const list = Object.hasOwn(LISTS, what ?? '') ? LISTS[what ?? ''] : undefined
       if (!list) throw new InputError(['list'], `Unknown list. Known: ${Object.keys(LISTS).join(', ')}.`)
       print(JSON.stringify(list(), null, 2))
       return 0
@@ -50,4 +50,9 @@ function print(text: string): void {
   process.stdout.write(`${text}\n`)
 }
 
+// A reader such as `head` may have had enough: that is no fault of anybody's.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code !== 'EPIPE') throw error
+  process.exit(0)
+})
 process.exitCode = main(process.argv.slice(2))

@@ -11,7 +11,7 @@ import { FAMILIES } from '@/core/practice/schema'
 import { NO_LIMITS, NOT_ASKED } from '@/core/screening/caps'
 import { describePlanRefusal } from '@/core/words/plan'
 import { InputError, parse, type Command } from './input'
-import { day, decideFor, screening, STUDENT_EXAMPLE, studentSchema } from './practice-commands'
+import { checkStudent, day, decideFor, screening, STUDENT_EXAMPLE, studentSchema } from './practice-commands'
 
 const briefAsked = z.strictObject({
   day,
@@ -49,6 +49,7 @@ export const PLAN_COMMANDS: readonly Command[] = [
     example: { family: 'FS', brief: EXAMPLE_BRIEF },
     run: (input) => {
       const asked = parse(planAsked, input)
+      once(asked.brief)
       const plan = planOf(asked)
       return { plan, problems: validatePlan(shippedPractice(), asked.brief, plan) }
     },
@@ -67,6 +68,16 @@ export const PLAN_COMMANDS: readonly Command[] = [
   },
 ]
 
+/** Nobody is two people: a brief names each once. */
+function once({ people }: Brief): void {
+  const double = people.findIndex((p, i) => people.findIndex((q) => q.studentId === p.studentId) < i)
+  if (double >= 0)
+    throw new InputError(
+      ['brief', 'people', double, 'studentId'],
+      `“${people[double]?.studentId}” is on the list twice.`,
+    )
+}
+
 function planOf({ family, brief }: z.output<typeof planAsked>): Plan {
   const plan = greedyPlan(shippedPractice(), brief, family)
   if (!plan.ok) throw new InputError([], describePlanRefusal(plan.refusal))
@@ -82,6 +93,11 @@ function briefOf({
   students,
 }: z.output<typeof briefAsked>): Brief {
   const practice = shippedPractice()
+  students.forEach((student, i) => {
+    if (students.findIndex((s) => s.id === student.id) < i)
+      throw new InputError(['students', i, 'id'], `“${student.id}” is on the list twice.`)
+    checkStudent(student, on, ['students', i])
+  })
   return {
     ...{ version: 1, day: on, minutes, room: { bays }, cupboard: stock, helpers: [], locks: [] },
     people: students.map((student) =>

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { findById } from '@/core/practice/find'
 import { shippedPractice } from '@/core/practice/library'
 import { FAMILIES } from '@/core/practice/schema'
 import { decide, type Decision } from '@/core/readiness/decide'
@@ -12,9 +13,9 @@ import {
 } from '@/core/readiness/evidence'
 import { NO_LIMITS, NOT_ASKED } from '@/core/screening/caps'
 import { describeReason } from '@/core/words/reason'
-import { parse, type Command } from './input'
+import { InputError, parse, type Command } from './input'
 
-export const day = z.string().regex(/^\d{4}-\d\d-\d\d$/, 'A day such as 2026-03-05.')
+export const day = z.iso.date('A day such as 2026-03-05.')
 const values = z.strictObject({
   single: z.number().optional(),
   left: z.number().optional(),
@@ -65,6 +66,7 @@ export const PRACTICE_COMMANDS: readonly Command[] = [
     example: { family: 'FS', asOf: '2026-03-05', student: STUDENT_EXAMPLE },
     run: (input) => {
       const asked = parse(readinessSchema, input)
+      checkStudent(asked.student, asked.asOf, ['student'])
       const decision = decideFor(asked.student, asked.family, asked.screening, asked.asOf)
       return {
         ...decision,
@@ -75,6 +77,49 @@ export const PRACTICE_COMMANDS: readonly Command[] = [
 ]
 
 type Student = z.output<typeof studentSchema>
+
+/** Refuses what the practice does not know and what cannot have been seen: a slip in an id would read as a beginner. */
+export function checkStudent(student: Student, asOf: string, at: readonly PropertyKey[]): void {
+  const practice = shippedPractice()
+  const known = (
+    list: readonly { id: string }[],
+    id: string,
+    path: readonly PropertyKey[],
+    what: string,
+  ): void => {
+    if (!list.some((entry) => entry.id === id))
+      throw new InputError([...at, ...path], `Unknown ${what}: ${id}.`)
+  }
+  const past = (on: string, path: readonly PropertyKey[]): void => {
+    if (on > asOf) throw new InputError([...at, ...path], `${on} is after ${asOf}.`)
+  }
+  student.results.forEach(({ check: id, day: on, values: seen, faults }, i) => {
+    known(practice.checks, id, ['results', i, 'check'], 'check')
+    past(on, ['results', i, 'day'])
+    const { min, max, unit, side } = findById(practice.checks, id)
+    for (const [key, value] of Object.entries(present(seen)))
+      if (value < min || value > max)
+        throw new InputError(
+          [...at, 'results', i, 'values', key],
+          `${value} is outside ${min} to ${max} ${unit}.`,
+        )
+    const sides = seen.left !== undefined && seen.right !== undefined
+    if (side === 'each' ? !sides : seen.single === undefined && !sides)
+      throw new InputError(
+        [...at, 'results', i, 'values'],
+        side === 'each' ? 'This check wants left and right.' : 'This check wants a single value.',
+      )
+    faults.forEach((fault, n) => known(practice.faults, fault, ['results', i, 'faults', n], 'fault'))
+  })
+  student.attempts.forEach(({ stage, day: on, faults }, i) => {
+    known(practice.stages, stage, ['attempts', i, 'stage'], 'stage')
+    past(on, ['attempts', i, 'day'])
+    faults.forEach((fault, n) => known(practice.faults, fault, ['attempts', i, 'faults', n], 'fault'))
+  })
+  if (!student.placed) return
+  known(practice.stages, student.placed.stage, ['placed', 'stage'], 'stage')
+  past(student.placed.day, ['placed', 'day'])
+}
 
 /** The decision for somebody whose results are typed in. */
 export function decideFor(

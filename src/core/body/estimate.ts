@@ -42,6 +42,8 @@ export type BodyInput = {
 export type BodyRefusal =
   | { code: 'stature-implausible'; statureCm: number; minCm: number; maxCm: number }
   | { code: 'length-implausible'; segment: LengthName; valueCm: number; minCm: number; maxCm: number }
+  /** Two lengths that cannot belong to one body: a combined one and what its parts, or the other way of taking it, give. */
+  | { code: 'lengths-contradict'; segment: LengthName; valueCm: number; otherCm: number }
 
 /** Adults and teenagers; outside it a height is far more often a slip of the hand. cm. */
 export const STATURE_RANGE = { minCm: 120, maxCm: 220 } as const
@@ -80,14 +82,31 @@ export function estimateBody(input: BodyInput): Result<Body, BodyRefusal> {
     if (!(own >= range.minCm && own <= range.maxCm))
       return refused({ code: 'length-implausible', segment: name, valueCm: own, ...range })
     direct[name] = own
-    spreadOver(
-      length,
-      PARTS[name],
-      own * (name === 'innerLeg' ? DIRECT_RATIO.seatedLeg / DIRECT_RATIO.innerLeg : 1),
-    )
+    spreadOver(length, PARTS[name], asParts(name, own))
+  }
+  for (const name of DIRECT_MEASURES) {
+    const [own, parts] = [direct[name], PARTS[name]]
+    if (own === undefined || parts.length === 0) continue
+    const wanted = asParts(name, own)
+    const otherCm = parts.reduce((sum, part) => sum + length[part].valueCm, 0)
+    if (Math.abs(otherCm - wanted) > MOST_DISAGREEMENT * wanted)
+      return refused({
+        code: 'lengths-contradict',
+        segment: name,
+        valueCm: own,
+        otherCm: (otherCm * own) / wanted,
+      })
   }
   return ok({ statureCm, table, length, direct, mass: shiftMass(inertia(table), massToLegs) })
 }
+
+/** A combined length as its parts make it up: the groin lies below the hip joint. */
+function asParts(name: DirectMeasure, own: Cm): Cm {
+  return own * (name === 'innerLeg' ? DIRECT_RATIO.seatedLeg / DIRECT_RATIO.innerLeg : 1)
+}
+
+/** Two ways to one length differ by reading and clothes; beyond this share one of them is a slip. */
+const MOST_DISAGREEMENT = 0.12
 
 /** Segments that a combined length runs over: those still estimated are stretched so that their sum agrees with it. */
 const PARTS: Readonly<Record<DirectMeasure, readonly SegmentName[]>> = {

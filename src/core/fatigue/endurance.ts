@@ -40,6 +40,27 @@ function waistMoment({ skeleton, body }: Position): number {
   return (sum * GRAVITY) / 100
 }
 
+/**
+ * Shapes between which a hold may be carried over: the same support, the same limbs, only the measures differ. Between
+ * others friction on the floor, which nobody measures, moves the moment at the shoulder by more than the shapes do.
+ */
+const ALIKE: readonly RegExp[] = [
+  /^dolphin(-leg-lifted|-wide|-raised|-at-corner)?$/,
+  /^(forearm-plank|forearm-plank-.*)$/,
+  /^(high-plank|knee-plank|incline-plank|plank-.*)$/,
+  /^(down-dog.*|short-down-dog.*)$/,
+  /^right-angle-hands.*$/,
+  /^right-angle-forearms.*$/,
+  /^forearm-stand-.*$/,
+  /^handstand-.*$/,
+  /^headstand-(?!head-free).*$/,
+]
+
+/** Whether a hold of one shape says anything of another. */
+export function sameDemand(observed: string, asked: string): boolean {
+  return observed === asked || ALIKE.some((alike) => alike.test(observed) && alike.test(asked))
+}
+
 /** A hold somebody made: how long, and what the shape asked of the joint. */
 export type ObservedHold = { readonly loadNmPerKg: number; readonly seconds: number }
 

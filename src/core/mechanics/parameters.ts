@@ -33,9 +33,10 @@ export function fillParameters(
 ): Result<Parameters, ParameterRefusal> {
   const filled: Record<string, number> = {}
   for (const parameter of parameters) {
-    const { key, min, max } = parameter
+    const { key, unit, min, max } = parameter
     const value = given[key] ?? usualValue(parameter, body)
-    if (!(value >= min && value <= max))
+    // A choice is a whole number: between two there is nothing.
+    if (!(value >= min && value <= max) || (unit === 'choice' && !Number.isInteger(value)))
       return refused({ code: 'parameter-out-of-range', key, value, min, max })
     filled[key] = value
   }

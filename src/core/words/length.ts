@@ -20,6 +20,8 @@ export function describeLength(refusal: LengthRefusal, wording: Wording = METRIC
 export function describeBody(refusal: BodyRefusal, wording: Wording = METRIC): string {
   if (refusal.code === 'stature-implausible')
     return `A height of ${plain(refusal.statureCm)} cm is outside ${formatStature(refusal.minCm, wording.units)} to ${formatStature(refusal.maxCm, wording.units)}. Check it for a slip.`
+  if (refusal.code === 'lengths-contradict')
+    return `${segmentName(refusal.segment)} of ${length(refusal.valueCm, wording)} does not fit the other lengths, which make ${length(refusal.otherCm, wording)} of it. Which of them is a slip?`
   return `${segmentName(refusal.segment)} of ${length(refusal.valueCm, wording)} does not fit this height (${length(refusal.minCm, wording)} to ${length(refusal.maxCm, wording)}). Which line did you use? Measure again?`
 }
 
