@@ -82,7 +82,11 @@ describe('the health layer', () => {
       closed: [],
       stages: [],
     })
-    expect(app.doorQueries.doorData(hidden(), tonight())?.lines.every((l) => l.limits === 'limits are hidden on this screen')).toBe(true)
+    expect(
+      app.doorQueries
+        .doorData(hidden(), tonight())
+        ?.lines.every((l) => l.limits === 'limits are hidden on this screen'),
+    ).toBe(true)
     value(await app.layerActions.hideLimits(false))
   })
   it('opens only with the word once one is set, and a forged mark opens nothing', async () => {

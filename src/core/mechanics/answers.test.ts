@@ -136,11 +136,11 @@ describe('what the crown can carry', () => {
               measured: { upperArm, headNeck: neck * stature },
             })
             const solved = made.ok ? solvePosition(id, made.value) : made
-            return solved.ok ? contactOf(solved.value as Position, 'crown')?.share.min : undefined
+            return solved.ok ? contactOf(solved.value, 'crown')?.share.min : undefined
           }
           const [short, long] = [at(arm * stature), at(arm * stature + 1)]
           fc.pre(short !== undefined && long !== undefined)
-          expect(short!).toBeGreaterThanOrEqual(long! - 1e-6)
+          expect(short).toBeGreaterThanOrEqual(long - 1e-6)
         },
       ),
     )

@@ -132,13 +132,17 @@ function misfit(gate: Gate, check: Library['checks'][number]): string | null {
   if (gate.op === 'yes') return null
   if (gate.value === undefined) return 'no threshold'
   if (gate.value < check.min || gate.value > check.max) return `${gate.value} is outside what it can give`
-  if (gate.side === 'gap') return check.side === 'each' ? null : 'a difference of sides wants a check of each'
+  if (wantsSides(gate) && check.side !== 'each') return 'asks each side of a check that has none'
+  if (gate.side === 'gap') return null
   if (gate.op === '>=' && check.betterIs === 'less') return 'asks for more of what should be less'
   if (gate.op === '<=' && check.betterIs === 'more') return 'asks for less of what should be more'
-  if (gate.side === 'each' && check.side !== 'each') return 'asks each side of a check that has none'
   const outside =
     (gate.min !== undefined && gate.value < gate.min) || (gate.max !== undefined && gate.value > gate.max)
   return outside ? 'the default lies outside its own range' : null
+}
+
+function wantsSides({ side }: Gate): boolean {
+  return side === 'each' || side === 'gap'
 }
 
 function predecessors(p: Library, stage: Stage): Stage[] {

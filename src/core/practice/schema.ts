@@ -1,52 +1,27 @@
 import { z } from 'zod'
+import {
+  CAPABILITIES,
+  CARD_LIMIT,
+  DoseSchema,
+  level,
+  LOAD_TAGS,
+  LoadSchema,
+  RUNGS,
+  sentence,
+  type Family,
+} from './schema-base'
 
-/** Load tags of the practice, levels 0–3; 0 is not written (cautions.md 0.1; KN by ruling 1). */
-export const LOAD_TAGS = ['HB', 'NF', 'HBH', 'WB', 'FB', 'SE', 'FR', 'AC', 'SF', 'SX', 'ST', 'KN'] as const
-export type LoadTag = (typeof LOAD_TAGS)[number]
-
-/** What a drill trains (drills-and-checks.md A.1). */
-const CAPABILITIES = [
-  'WS',
-  'WE',
-  'SP',
-  'SF',
-  'SR',
-  'UB',
-  'BT',
-  'CC',
-  'HB',
-  'OB',
-  'HH',
-  'HX',
-  'NK',
-  'BC',
-  'KD',
-  'CF',
-  'HR',
-] as const
-
-const level = z.number().int().min(1).max(3)
-const LoadSchema = z.strictObject(
-  Object.fromEntries(LOAD_TAGS.map((tag) => [tag, level.optional()])) as Record<
-    LoadTag,
-    z.ZodOptional<typeof level>
-  >,
-)
-export type Load = z.infer<typeof LoadSchema>
-
-/** What fits on a card read from the floor. */
-export const CARD_LIMIT = 140
-const sentence = z.string().min(1).max(CARD_LIMIT)
-
-/** A default with the range a teacher may move it in. */
-const RangedSchema = z.strictObject({ value: z.number(), min: z.number(), max: z.number() })
-export type Ranged = z.infer<typeof RangedSchema>
-
-/** Families in the order of the board; AD follows its parent family. */
-export const FAMILIES = ['PU', 'FS', 'HD', 'HS', 'CR', 'SH', 'AD'] as const
-export type Family = (typeof FAMILIES)[number]
-
-export const RUNGS = ['a', 'b', 'c', 'd', 'e', 'f'] as const
+export {
+  CARD_LIMIT,
+  FAMILIES,
+  LOAD_TAGS,
+  RUNGS,
+  type Dose,
+  type Family,
+  type Load,
+  type LoadTag,
+  type Ranged,
+} from './schema-base'
 
 /** Standing: what the body has shown. Tonight: sets today's ceiling. Planner: guaranteed by the plan (ruling 3). */
 const GateSchema = z.strictObject({
@@ -55,8 +30,7 @@ const GateSchema = z.strictObject({
   value: z.number().optional(),
   min: z.number().optional(),
   max: z.number().optional(),
-  /** `each`: the weaker side decides; `either`: the better one. */
-  /** `gap`: how far the sides differ. */
+  /** `each`: the weaker side decides; `either`: the better one; `gap`: how far the sides differ. */
   side: z.enum(['single', 'each', 'either', 'gap']).default('single'),
   aidedOk: z.boolean().default(false),
   days: z.strictObject({ clean: z.number().int().min(1), of: z.number().int().min(1) }).optional(),
@@ -65,29 +39,6 @@ const GateSchema = z.strictObject({
   rule: z.boolean().optional(),
 })
 export type Gate = z.infer<typeof GateSchema>
-
-const DoseSchema = z.strictObject({
-  sets: RangedSchema.optional(),
-  reps: RangedSchema.optional(),
-  breaths: RangedSchema.optional(),
-  seconds: RangedSchema.optional(),
-  perSide: z.boolean().default(false),
-  /** Attempts in one class, both leads together. */
-  cap: RangedSchema.optional(),
-  /** Between sets, s; where it is not said, as long as the work. */
-  restS: z.number().positive().optional(),
-  /** How it grows in a clean week, to where, and how far in somebody's first month, s. */
-  growth: z
-    .strictObject({
-      weeklyS: z.number().positive(),
-      toS: z.number().positive(),
-      firstMonthS: z.number().positive().optional(),
-    })
-    .optional(),
-  /** What numbers alone do not say: tempo, order, which side more. */
-  note: sentence.optional(),
-})
-export type Dose = z.infer<typeof DoseSchema>
 
 /** Stage ids, or a rung number such as FS-10, which any of its branches satisfies; of each group at least so many. */
 const AfterSchema = z.strictObject({

@@ -9,8 +9,8 @@ import { insteadOf, type Instead } from '../screening/instead'
 import type { Evidence } from './evidence'
 import { isCleanWork } from './favourable'
 import { evaluateGate, type GateResult } from './gate'
+import { byPreference, candidates, leadsOn } from './candidates'
 import { groundOf, type FamilyGround } from './ground'
-import { successorsOf } from './ladder'
 import type { PainAfterWork, Setback } from './setback'
 import type { Layoff, Standing } from './standing'
 
@@ -155,44 +155,9 @@ function openCase(practice: Library, family: Family, allEvidence: Evidence, limi
   return { ...ground.in(family), practice, evidence, limits, asOf, credited, proven }
 }
 
-/**
- * Every open stage that is not behind somebody yet: on the rung they stand on or above it, and whatever below it has to
- * be done on the way to the top. Without a standing, every open one.
- */
-function candidates({ ladder, standing, credited }: Case, hidden: ReadonlySet<string>): Stage[] {
-  const open = ladder.stages.filter(
-    (stage) => !hidden.has(stage.id) && !credited.has(stage.id) && afterSatisfied(stage, credited),
-  )
-  if (!standing) return open
-  const from = ladder.rung(standing.stageId)
-  return open.filter((stage) => ladder.rung(stage.id) >= from || ladder.onTheWay.has(stage.id))
-}
-
 /** The foot of a ladder that asks for nothing. */
 function isFoot(stage: Stage): boolean {
   return stage.gates.length === 0 && !comesAfter(stage)
-}
-
-/** Whether a stage leads on from the standing: a rung higher, next in line, or needed on the way to the top. */
-function leadsOn({ ladder, standing }: Case, stageId: string): boolean {
-  return (
-    !standing ||
-    ladder.rung(stageId) > ladder.rung(standing.stageId) ||
-    ladder.onTheWay.has(stageId) ||
-    successorsOf(ladder.stages, standing.stageId).some((s) => s.id === stageId)
-  )
-}
-
-/** What the approach prefers first, then what follows the standing at once, then the order of the ladder. */
-function byPreference(
-  { ladder, standing }: Case,
-  stages: readonly Stage[],
-  prefers: readonly string[],
-): Stage[] {
-  const next = new Set(standing ? successorsOf(ladder.stages, standing.stageId).map((s) => s.id) : [])
-  const rank = ({ id }: Stage): number =>
-    prefers.includes(id) ? prefers.indexOf(id) : prefers.length + (next.has(id) ? 0 : 1)
-  return stages.toSorted((a, b) => rank(a) - rank(b))
 }
 
 type Judgement = Pick<Decision, 'outcome' | 'reasons' | 'missing' | 'wouldChange'> & {

@@ -131,9 +131,12 @@ describe('help follows the cause and the limbs', () => {
         const users = practice.stages.filter((s) => s.setups.includes(setupId))
         if (users.length === 0) continue
         const limbs = (s: (typeof users)[number]) => [(s.load.WB ?? 0) > 0, (s.load.FB ?? 0) > 0]
-        expect([fault.id, stage.id, setupId, users.some((s) => `${limbs(s)}` === `${limbs(stage)}`)]).toEqual(
-          [fault.id, stage.id, setupId, true],
-        )
+        expect([
+          fault.id,
+          stage.id,
+          setupId,
+          users.some((s) => limbs(s).join() === limbs(stage).join()),
+        ]).toEqual([fault.id, stage.id, setupId, true])
       }
     expect(at('FT-low-back-arch', 'FS-10a').setupId).toBe('SETUP-wall-touch-forearm')
   })

@@ -2,6 +2,10 @@ import { addDays, daysBetween, type Day } from '../day'
 import type { Gate, ReadinessCheck, Stage } from '../practice/schema'
 import { EVIDENCE_WINDOW_DAYS, resultsOf, type Observation, type Values } from './evidence'
 import { satisfies } from './favourable'
+import { fallLevel } from './fall'
+import { isEnough, pointsOf, type Points } from './points'
+
+export { fallLevel } from './fall'
 
 export type GateState = 'met' | 'confirm' | 'near' | 'unmet' | 'unknown'
 
@@ -18,7 +22,7 @@ export type GateResult = {
   readonly neededDays: number
   readonly ofDays: number
   /** Points of holds and repetitions, and how many are asked for (ruling 4); null where the days say it all. */
-  readonly points?: { readonly have: number; readonly need: number } | null
+  readonly points?: Points | null
   /** Clean work on a harder stage that shows the value anew, where it is newer than the newest clean day. */
   readonly renewedDay: Day | null
   /** Set when the newest clean day is older than the check stays fresh. */
@@ -32,12 +36,6 @@ export type GateResult = {
 const NEAR_BELOW = 0.8
 const NEAR_ABOVE = 1.25
 
-/** How high the fall is: codes decide, the higher of word and code (ruling 1). */
-export function fallLevel(stage: Pick<Stage, 'load'>): 'low' | 'medium' | 'high' {
-  const level = stage.load.FR ?? 0
-  return level >= 3 ? 'high' : level === 2 ? 'medium' : 'low'
-}
-
 /** Whether the feet leave the floor: something to arrive at, and to come down from. */
 export function leavesFloor(stage: Pick<Stage, 'load'>): boolean {
   return fallLevel(stage) !== 'low'
@@ -49,9 +47,6 @@ export const DAYS_BY_FALL = {
   medium: { clean: 2, of: 3 },
   high: { clean: 3, of: 4 },
 } as const
-
-/** Points asked for beside the days, by fall level (ruling 4). */
-const POINTS_BY_FALL = { low: 3, medium: 4, high: 4 } as const
 
 type DayResult = {
   day: Day
@@ -78,28 +73,21 @@ export function evaluateGate(
   const rule = gate.days ?? DAYS_BY_FALL[fallLevel(stage)]
   const from = addDays(asOf, -Math.max(EVIDENCE_WINDOW_DAYS, check.freshDays))
   const recent = resultsOf(observations, gate.check).filter((o) => o.day >= from)
-  const all = resultsByDay(gate, check, recent)
-  // What proves nothing is no day at all, neither good nor poor (ruling 4); it is told where there is nothing else.
-  const counted = all.filter((d) => !provesNothing(d))
-  const days = counted.length > 0 ? counted : all
+  const days = countedDays(resultsByDay(gate, check, recent))
   const window = days.slice(-rule.of)
   const clean = window.filter((d) => d.passes)
   const newestClean = clean.at(-1)
   const newest = days.at(-1)
   const renewedDay = newestClean && renewed !== null && renewed > newestClean.day ? renewed : null
-  const age = newestClean ? daysBetween(renewedDay ?? newestClean.day, asOf) : null
-  const staleDays = age !== null && age > check.freshDays ? age : null
+  const staleDays = staleFor(renewedDay ?? newestClean?.day, check, asOf)
   const shown = newestClean ?? newest
-  const points = isGraded(gate, check)
-    ? {
-        have: pointsOf(
-          gate,
-          days.filter((d) => daysBetween(d.day, asOf) <= EVIDENCE_WINDOW_DAYS),
-        ),
-        need: gate.days ? Math.min(gate.days.clean, 3) : POINTS_BY_FALL[fallLevel(stage)],
-      }
-    : null
-  const enough = clean.length >= rule.clean && (points === null || points.have >= points.need)
+  const points = pointsOf(
+    gate,
+    check,
+    stage,
+    days.filter((d) => daysBetween(d.day, asOf) <= EVIDENCE_WINDOW_DAYS),
+  )
+  const enough = clean.length >= rule.clean && isEnough(points)
   return {
     gate,
     state: stateOf(gate, check, window, enough, newestClean !== undefined, staleDays),
@@ -116,30 +104,20 @@ export function evaluateGate(
   }
 }
 
+/** How long ago it was last clean, where that is longer than the check stays fresh; null where it is not. */
+function staleFor(lastClean: Day | undefined, { freshDays }: ReadinessCheck, asOf: Day): number | null {
+  const age = lastClean === undefined ? 0 : daysBetween(lastClean, asOf)
+  return age > freshDays ? age : null
+}
+
+/** What proves nothing is no day at all, neither good nor poor (ruling 4); it is told where there is nothing else. */
+function countedDays(all: readonly DayResult[]): readonly DayResult[] {
+  const counted = all.filter((d) => !provesNothing(d))
+  return counted.length > 0 ? counted : all
+}
+
 function provesNothing({ notCounted }: DayResult): boolean {
   return notCounted === 'unwatched' || notCounted === 'helped' || notCounted === 'aided'
-}
-
-/** Holds and repetitions are graded; yes or no, levels, ranges, lengths and so many of three or five are not. */
-function isGraded(gate: Gate, check: ReadinessCheck): boolean {
-  return (
-    gate.op === '>=' &&
-    gate.side !== 'gap' &&
-    (check.kind === 'hold' || (check.kind === 'count' && GRADED_UNITS.includes(check.unit)))
-  )
-}
-
-const GRADED_UNITS: readonly string[] = ['reps', 'breaths']
-
-/**
- * One good day is often luck: +1 at the mark, +2 from 15 % above it, +3 from 30 % above, −2 below it, never under 0
- * (ruling 4). Each step can only grow with the day's value, so a better day never costs an offer.
- */
-function pointsOf(gate: Gate, days: readonly DayResult[]): number {
-  const mark = gate.value ?? 0
-  const gained = ({ passes, value }: DayResult): number =>
-    !passes ? -2 : value >= 1.3 * mark ? 3 : value >= 1.15 * mark ? 2 : 1
-  return days.reduce((sum, day) => Math.max(0, sum + gained(day)), 0)
 }
 
 /** A day with a result that counts, and its value. */

@@ -6,7 +6,7 @@ import { ANSWER_DAYS, conditionsOf, isHealth, NO_SCREENING, type Answer, type Sc
 import { asStrictAs, capsFrom, capsOf, judgeLoad, type Verdict } from './caps'
 import { clearanceProblem, lifts, usualExpiry, type Clearance } from './clearance'
 import { insteadOf } from './instead'
-import { closesStage, judgeStage } from './stage-limits'
+import { judgeStage } from './stage-limits'
 import { tonightsCaps, together, type CheckIn } from './tonight'
 
 const practice = shippedPractice()

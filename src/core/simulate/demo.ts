@@ -20,6 +20,7 @@ import { findById } from '../practice/find'
 import { shippedPractice } from '../practice/library'
 import { answersOf, cameBy, clearanceOf, DEMO_CHECK_INS, DEMO_HEALTH } from './demo-health'
 import { DEMO_EMERGENCY, DEMO_ROOM, demoCupboard } from './demo-room'
+import { demoRanges } from './demo-ranges'
 import { DEMO_PEOPLE, type DemoPerson } from './demo-people'
 import { normal, seeded, uuidAt, type Random } from './random'
 
@@ -121,7 +122,7 @@ export function demoWorld(asOf: Day, seed = 7): DemoWorld {
   // Later parts of the world draw from their own streams, so that the earlier ones stay as they are.
   addHealth(world, asOf, factMaker(seeded(seed + 1000)))
   addStudio(world, asOf, factMaker(seeded(seed + 2000)))
-  addRanges(world, asOf, factMaker(seeded(seed + 3000)))
+  world.observations.push(...demoRanges(world.students, asOf, factMaker(seeded(seed + 3000))))
   return world
 }
 
@@ -189,27 +190,6 @@ function addHealth(world: DemoWorld, asOf: Day, maker: Maker): void {
   }
 }
 
-/** What every load asks for, as seen at each one’s last class: ranges, the head low, and ways out for whoever kicks. */
-function addRanges(world: DemoWorld, asOf: Day, maker: Maker): void {
-  const both: Values = { left: 1, right: 1 }
-  world.students.forEach(({ id: studentId }, i) => {
-    const person = DEMO_PEOPLE[i]
-    if (!person?.hold) return
-    const leads = person.kick ? Math.abs(person.kick[0] - person.kick[1]) : null
-    const seen: [string, Values][] = [
-      ['CK-hbh-tolerance', { single: 1 }],
-      ['CK-neck-range', { single: 1 }],
-      ['CK-crown-proportion', { left: 3, right: 3 }],
-      ['CK-wrist-extension', { left: 85, right: 85 }],
-      ...(leads === null ? [] : [['CK-exit-rehearsed', both] as [string, Values]]),
-      ...(leads === null ? [] : [['CK-both-leads', { single: leads }] as [string, Values]]),
-    ]
-    const day = addDays(asOf, -7 * ((person.away ?? 0) + 1))
-    for (const [checkId, values] of seen)
-      world.observations.push({ ...maker.stamp(day), ...PLAIN_RESULT, studentId, checkId, values })
-  })
-}
-
 /** Who helps, and the cupboard. */
 function addStudio(world: DemoWorld, asOf: Day, maker: Maker): void {
   const id = (): string => maker.id(asOf)
@@ -224,7 +204,7 @@ function addStudio(world: DemoWorld, asOf: Day, maker: Maker): void {
   ]
 }
 
-type Maker = {
+export type Maker = {
   id: (day: Day) => string
   stamp: (day: Day) => { id: string; day: Day; hlc: string; replaces: null }
 }

@@ -2,7 +2,7 @@ import { seenOf, type Seen, type Tapped } from '../teaching/outcome'
 import { count } from './number'
 
 /** A tap in a word. */
-export const SEEN_WORD: Readonly<Record<Seen, string>> = {
+const SEEN_WORD: Readonly<Record<Seen, string>> = {
   clean: 'clean',
   'not-yet': 'not yet',
   'fell-out': 'fell out of it',

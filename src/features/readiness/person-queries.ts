@@ -4,7 +4,7 @@ import { findById } from '@/core/practice/find'
 import type { Library } from '@/core/practice/library'
 import type { Family, ReadinessCheck, Stage } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
-import { foldEvidence, type Attempt, type Evidence, type Observation } from '@/core/readiness/evidence'
+import { foldEvidence, type Attempt, type Evidence } from '@/core/readiness/evidence'
 import { likelyFaults } from '@/core/readiness/likely-faults'
 import { ladderOf } from '@/core/readiness/ladder'
 import { leavesFloor } from '@/core/readiness/gate'
@@ -15,42 +15,19 @@ import { describeTry } from '@/core/words/attempt'
 import { FAMILY_NAMES } from '@/core/words/family'
 import { describeCeiling } from '@/core/words/next-steps'
 import { describeAnswer } from '@/core/words/offer'
-import type { Wording } from '@/core/words/number'
-import { describeCounted, faultName, shown, stageName } from '@/core/words/reason'
+import { faultName, stageName } from '@/core/words/reason'
 import { findStudent } from '@/db/students'
 import type { Spans } from '@/core/body/spans'
 import { spansOfStudent } from '../body'
 import type { Context } from '../context'
 import { markOf, viewDecision, type DecisionView } from '../desk/decision-view'
-import { CM_PER_INCH } from '@/core/units'
-import { plain } from '@/core/words/number'
 import { BOARD } from '../desk/families'
 import { judgeOf, type Judge } from '../desk/judge'
 import { decisionIn, standings } from '../desk/standing'
+import { historyEntry, type HistoryEntry } from './history-entry'
 import { nextSteps, type NextSteps } from './next-steps-queries'
 
-export type HistoryEntry = {
-  id: string
-  day: string
-  dayLabel: string
-  checkId: string
-  check: string
-  result: string
-  counted: string
-  /** Who put it down; empty where nobody said. */
-  observer: string
-  faults: string[]
-  note: string
-  corrects: boolean
-  /** As it was entered, for a correction to begin from. */
-  was: {
-    typed: { single: string; left: string; right: string }
-    faults: string[]
-    aided: boolean
-    valid: boolean
-    watched: boolean
-  }
-}
+export type { HistoryEntry }
 
 /** A try as it was recorded, newest first. */
 export type TryEntry = {
@@ -198,53 +175,6 @@ export function personReadiness(
 function checksForFamily(practice: Library, family: Family): ReadinessCheck[] {
   const asked = ladderOf(practice, family).stages.flatMap((s) => s.gates.map((gate) => gate.check))
   return [...new Set(asked)].map((id) => findById(practice.checks, id))
-}
-
-/** Values as they would be typed again, in the units on the screen. */
-function typedOf(
-  check: ReadinessCheck,
-  values: Observation['values'],
-  wording: Wording,
-): HistoryEntry['was']['typed'] {
-  const typed = (value: number | undefined): string =>
-    value === undefined
-      ? ''
-      : plain(check.unit === 'cm' && wording.units === 'in' ? value / CM_PER_INCH : value)
-  return { single: typed(values.single), left: typed(values.left), right: typed(values.right) }
-}
-
-function historyEntry(
-  practice: Library,
-  o: Observation,
-  replaced: ReadonlySet<string>,
-  wording: Wording,
-): HistoryEntry {
-  const check = findById(practice.checks, o.checkId)
-  const { single, left, right } = o.values
-  const sides =
-    left === undefined || right === undefined
-      ? ''
-      : `left ${shown(check, left, wording)}, right ${shown(check, right, wording)}`
-  return {
-    id: o.id,
-    day: o.day,
-    dayLabel: formatDay(o.day),
-    checkId: check.id,
-    check: check.name,
-    result: single === undefined ? sides : shown(check, single, wording),
-    counted: describeCounted(o, check),
-    observer: o.observer,
-    faults: o.faults.map((f) => faultName(practice, f)),
-    note: o.note,
-    was: {
-      typed: typedOf(check, o.values, wording),
-      faults: [...o.faults],
-      aided: o.aided,
-      valid: o.valid,
-      watched: o.watched,
-    },
-    corrects: o.replaces !== null && replaced.has(o.replaces),
-  }
 }
 
 /** Tonight's ceiling, where somebody checked in. */

@@ -115,7 +115,7 @@ function leastOnCrown(body: Body, crownX: number, elbowY: number): number {
 }
 
 /** Contacts with no less on the crown than arms of this length leave there; the forearms carry so much less. */
-export function heldByCrown(contacts: readonly Contact[], least: number): Contact[] {
+function heldByCrown(contacts: readonly Contact[], least: number): Contact[] {
   const crown = contacts.find((c) => c.part === 'crown')
   const forearms = contacts.find((c) => c.part === 'forearms')
   if (least === 0 || !crown || !forearms) return [...contacts]

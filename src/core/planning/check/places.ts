@@ -26,13 +26,13 @@ function kept(practice: Library, person: BriefPerson, version: Version, stage: S
   const acting = actingOn(stage)
   const has = (action: string): boolean =>
     shut(practice, stage, (s) => actingOn(s).some((limit) => limit.action === action))
-  const { FR = 0, HBH = 0, HB = 0, NF = 0 } = stage.load
+  const { FR = 0, HB = 0 } = stage.load
   const reasoned = version.override !== null && OVERRIDE_REASONS.includes(version.override)
   // A Stop is nobody's to override: only a recorded clearance takes it out of the limits.
   if (has('stop')) return [{ code: 'closed', studentId: person.studentId, stageId: stage.id }]
   if (has('avoid') && !reasoned) return [{ code: 'closed', studentId: person.studentId, stageId: stage.id }]
   const found: Violation[] = []
-  const waits = !person.answered && (FR >= 2 || HBH >= 3 || HB >= 2 || NF >= 2)
+  const waits = !person.answered && wantsAnswers(stage)
   const reach = person.families[familyOf(stage, person)]
   const standsIn = version.inPlace && FR <= 1 && HB === 0
   if (waits || has('avoid') || !(standsIn || (reach && within(practice, reach, stage))))
@@ -46,6 +46,11 @@ function kept(practice: Library, person: BriefPerson, version: Version, stage: S
     acting.every((limit) => limit.change === null || (change?.share ?? 1) <= limit.change.share)
   if (!told) found.push({ code: 'change-missing', studentId: person.studentId, stageId: stage.id })
   return found
+}
+
+/** Nobody leaves the floor, goes fully upside down or loads head or neck before the health questions are answered. */
+function wantsAnswers({ load: { FR = 0, HBH = 0, HB = 0, NF = 0 } }: Stage): boolean {
+  return FR >= 2 || HBH >= 3 || HB >= 2 || NF >= 2
 }
 
 /**

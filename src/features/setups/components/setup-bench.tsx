@@ -76,7 +76,7 @@ export function SetupBench({
   // Drawing and numbers follow a handle in the same frame; the slower panels follow when there is time.
   const calm = useDeferredValue(shown)
   const calmOptions = useDeferredValue(options)
-  const facts = setups.find((s) => s.id === setupId)
+  const [facts, touch] = [setups.find((s) => s.id === setupId), person?.touch]
   const labelOf = useCallback((id: string): string => setups.find((s) => s.id === id)?.label ?? id, [setups])
 
   const pick = useCallback((id: string, next: Options = {}): void => {
@@ -149,13 +149,7 @@ export function SetupBench({
             <Stack gap="lg">
               <BenchNumbers solution={shown.solution} person={person} wording={wording} />
               {facts && calm.solution ? (
-                <BenchSides
-                  solution={calm.solution}
-                  facts={facts}
-                  touch={person?.touch}
-                  labelOf={labelOf}
-                  onPick={pick}
-                />
+                <BenchSides {...{ facts, labelOf, touch }} solution={calm.solution} onPick={pick} />
               ) : null}
               {calm.solution && calm.body ? (
                 <WhyPanel solution={calm.solution} body={calm.body} stock={stock} wording={wording} />

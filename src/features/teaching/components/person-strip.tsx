@@ -33,24 +33,21 @@ const STOPS: readonly { seen: Seen; label: string }[] = [
 
 /** One person: what they do, and large taps for what came of it. */
 export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: Props) {
-  const [faults, setFaults] = useState<string[]>([])
-  const [level, setLevel] = useState<Mark['level']>('hop')
   const mine = recorded.filter((r) => r.studentId === person.id && r.stageId === stage.id)
   const last = mine.at(-1)
-  const [stopping, setStopping] = useState(false)
   const done = isDone(recorded.filter((r) => r.studentId === person.id))
   const after = last ? describeAfter(last, stage.exit) : ''
-  const mark = (seen: Seen): void => {
-    onMark({
-      studentId: person.id,
-      stageId: stage.id,
-      level: stage.leavesFloor ? level : 'practised',
-      help: 'alone',
-      ...tapOf(seen, faults),
-    })
-    setFaults([])
-    setStopping(false)
-  }
+  const undo = last ? (
+    <Button
+      {...BIG}
+      variant="subtle"
+      c="var(--ink)"
+      onClick={() => onUndo(last)}
+      aria-label={`${person.name}: undo the last tap`}
+    >
+      Undo
+    </Button>
+  ) : null
   return (
     <section className="card" aria-label={person.name}>
       <Stack gap="xs">
@@ -86,116 +83,117 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
             ) : null}
           </Text>
         )}
-        {stage.id === '' ? null : done ? undoButton() : taps()}
+        {stage.id === '' ? null : done ? undo : <Taps {...{ person, stage, undo, onMark }} />}
       </Stack>
     </section>
   )
+}
 
-  function undoButton() {
-    return last ? (
-      <Button
-        size="lg"
-        mih={64}
-        px="lg"
-        variant="subtle"
-        c="var(--ink)"
-        onClick={() => onUndo(last)}
-        aria-label={`${person.name}: undo the last tap`}
-      >
-        Undo
-      </Button>
-    ) : null
+/** A button that a thumb finds without looking. */
+const BIG = { size: 'lg', mih: 64, px: 'lg' } as const
+
+/** What came of it: how far, which faults, and one tap for what was seen. */
+function Taps({
+  person,
+  stage,
+  undo,
+  onMark,
+}: Pick<Props, 'person' | 'stage' | 'onMark'> & { undo: React.ReactNode }) {
+  const [faults, setFaults] = useState<string[]>([])
+  const [level, setLevel] = useState<Mark['level']>('hop')
+  const [stopping, setStopping] = useState(false)
+  const mark = (seen: Seen): void => {
+    onMark({
+      studentId: person.id,
+      stageId: stage.id,
+      level: stage.leavesFloor ? level : 'practised',
+      help: 'alone',
+      ...tapOf(seen, faults),
+    })
+    setFaults([])
+    setStopping(false)
   }
-
-  function taps() {
-    return (
-      <>
-        {stage.leavesFloor ? (
-          <SegmentedControl
-            aria-label={`How far ${person.name} got`}
-            data={[...LEVELS]}
-            value={level}
-            onChange={(v) => setLevel(v)}
-            size="md"
-          />
-        ) : null}
-        <Chip.Group multiple value={faults} onChange={setFaults}>
-          <Group gap="xs" role="group" aria-label={`Faults of ${person.name}`}>
-            {stage.faults.map((fault) => (
-              <Chip
-                key={fault.id}
-                value={fault.id}
-                size="lg"
-                styles={{ label: { height: 64, paddingInline: 18 } }}
-              >
-                {fault.name}
-              </Chip>
-            ))}
-          </Group>
-        </Chip.Group>
-        <Group gap="xs">
-          <Button
-            size="lg"
-            mih={64}
-            px="lg"
-            disabled={faults.length > 0}
-            onClick={() => mark('clean')}
-            aria-label={`${person.name}: clean`}
-          >
-            Clean
-          </Button>
-          <Button
-            size="lg"
-            mih={64}
-            px="lg"
-            variant="default"
-            onClick={() => mark('not-yet')}
-            aria-label={`${person.name}: not yet`}
-          >
-            Not yet
-          </Button>
-          <Button
-            size="lg"
-            mih={64}
-            px="lg"
-            variant="default"
-            onClick={() => mark('fell-out')}
-            aria-label={`${person.name}: fell out of it`}
-          >
-            Fell out of it
-          </Button>
-          <Button
-            size="lg"
-            mih={64}
-            px="lg"
-            variant="default"
-            aria-expanded={stopping}
-            onClick={() => setStopping((open) => !open)}
-            aria-label={`${person.name}: stopped`}
-          >
-            Stopped
-          </Button>
-          {undoButton()}
+  return (
+    <>
+      {stage.leavesFloor ? (
+        <SegmentedControl
+          aria-label={`How far ${person.name} got`}
+          data={[...LEVELS]}
+          value={level}
+          onChange={(v) => setLevel(v)}
+          size="md"
+        />
+      ) : null}
+      <Chip.Group multiple value={faults} onChange={setFaults}>
+        <Group gap="xs" role="group" aria-label={`Faults of ${person.name}`}>
+          {stage.faults.map((fault) => (
+            <Chip
+              key={fault.id}
+              value={fault.id}
+              size="lg"
+              styles={{ label: { height: 64, paddingInline: 18 } }}
+            >
+              {fault.name}
+            </Chip>
+          ))}
         </Group>
-        {stopping ? (
-          <Group gap="xs" role="group" aria-label={`Why ${person.name} stopped`}>
-            {STOPS.map(({ seen, label }) => (
-              <Button
-                key={seen}
-                size="lg"
-                mih={64}
-                px="lg"
-                variant="light"
-                c="var(--ink)"
-                onClick={() => mark(seen)}
-                aria-label={`${person.name}: ${label.toLowerCase()}`}
-              >
-                {label}
-              </Button>
-            ))}
-          </Group>
-        ) : null}
-      </>
-    )
-  }
+      </Chip.Group>
+      <Group gap="xs">
+        <Button
+          {...BIG}
+          disabled={faults.length > 0}
+          onClick={() => mark('clean')}
+          aria-label={`${person.name}: clean`}
+        >
+          Clean
+        </Button>
+        <Button
+          {...BIG}
+          variant="default"
+          onClick={() => mark('not-yet')}
+          aria-label={`${person.name}: not yet`}
+        >
+          Not yet
+        </Button>
+        <Button
+          {...BIG}
+          variant="default"
+          onClick={() => mark('fell-out')}
+          aria-label={`${person.name}: fell out of it`}
+        >
+          Fell out of it
+        </Button>
+        <Button
+          {...BIG}
+          variant="default"
+          aria-expanded={stopping}
+          onClick={() => setStopping((open) => !open)}
+          aria-label={`${person.name}: stopped`}
+        >
+          Stopped
+        </Button>
+        {undo}
+      </Group>
+      {stopping ? <Stops {...{ person }} onStop={mark} /> : null}
+    </>
+  )
+}
+
+function Stops({ person, onStop }: Pick<Props, 'person'> & { onStop: (seen: Seen) => void }) {
+  return (
+    <Group gap="xs" role="group" aria-label={`Why ${person.name} stopped`}>
+      {STOPS.map(({ seen, label }) => (
+        <Button
+          key={seen}
+          {...BIG}
+          variant="light"
+          c="var(--ink)"
+          onClick={() => onStop(seen)}
+          aria-label={`${person.name}: ${label.toLowerCase()}`}
+        >
+          {label}
+        </Button>
+      ))}
+    </Group>
+  )
 }

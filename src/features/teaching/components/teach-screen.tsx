@@ -3,11 +3,11 @@
 import { Alert, Button, Group, List, Progress, Stack, Text, Title } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import Link from 'next/link'
-import type { Turn } from '@/core/classes/plan'
+import type { PlanBlock, Turn } from '@/core/classes/plan'
 import { momentOf } from '@/core/teaching/class-run'
 import { isDone } from '@/core/teaching/outcome'
 import { formatClock } from '@/core/units'
-import type { TeachData, TeachPerson } from '../queries'
+import type { Recorded, TeachData, TeachPerson } from '../queries'
 import { PersonStrip } from './person-strip'
 import { useClassRun } from './use-class-run'
 import { useElapsed } from './use-elapsed'
@@ -21,10 +21,8 @@ export function TeachScreen({ data }: { data: TeachData }) {
   const block = plan.blocks[run.blockIndex]
   const moment = momentOf(plan, run.blockIndex, elapsed)
   const isLast = run.blockIndex >= plan.blocks.length - 1
-  const turn = block?.kind === 'waves' && moment.turn ? block.turns[moment.turn.index] : undefined
-  const next = block?.kind === 'waves' && moment.turn ? block.turns[moment.turn.index + 1] : undefined
-  // Whoever stopped for tonight is not called up again.
-  const going = people.filter((p) => !isDone(recorded.filter((r) => r.studentId === p.id)))
+  const [turn, next] = turnsAt(block, moment.turn?.index)
+  const going = stillGoing(people, recorded)
   const up = turn ? atWall(turn, going) : []
   const advance = (): void => goTo(isLast ? 'ended' : 'block', isLast ? run.blockIndex : run.blockIndex + 1)
 
@@ -134,6 +132,16 @@ export function TeachScreen({ data }: { data: TeachData }) {
       </Group>
     </Stack>
   )
+}
+
+/** Whoever stopped for tonight is not called up again. */
+function stillGoing(people: readonly TeachPerson[], recorded: readonly Recorded[]): TeachPerson[] {
+  return people.filter((p) => !isDone(recorded.filter((r) => r.studentId === p.id)))
+}
+
+/** The turn that is on and the one after it, at the wall. */
+function turnsAt(block: PlanBlock | undefined, index: number | undefined): (Turn | undefined)[] {
+  return block?.kind === 'waves' && index !== undefined ? [block.turns[index], block.turns[index + 1]] : []
 }
 
 function atWall(turn: Turn, people: readonly TeachPerson[]): (TeachPerson & { bay: number })[] {
