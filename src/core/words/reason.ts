@@ -76,9 +76,9 @@ export function describeGate(result: GateResult, practice: Library, wording: Wor
       const short = result.points != null && result.points.have < result.points.need
       const days =
         result.cleanDays >= result.neededDays && result.staleDays === null && short
-          ? `once is often luck: one more day at the mark, or well above it`
+          ? 'once is often luck: one more day at the mark, or well above it'
           : result.cleanDays < result.neededDays
-            ? `${result.cleanDays} of ${count(result.neededDays, 'clean day')}`
+            ? `clean on ${count(result.cleanDays, 'day')}, ${result.neededDays} of the last ${result.ofDays} are asked for`
             : `last clean ${count(result.staleDays ?? 0, 'day')} ago, good for ${check.freshDays}`
       return `${asked}: ${seen}; ${days}.`
     }

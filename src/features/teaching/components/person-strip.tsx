@@ -83,7 +83,11 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
             ) : null}
           </Text>
         )}
-        {stage.id === '' ? null : done ? undo : <Taps {...{ person, stage, undo, onMark }} />}
+        {stage.id === '' ? null : done ? (
+          <Group>{undo}</Group>
+        ) : (
+          <Taps {...{ person, stage, undo, onMark }} />
+        )}
       </Stack>
     </section>
   )
