@@ -81,6 +81,12 @@ describe('walking in and folding up', () => {
   })
 })
 
+it('upper arms that prop a half shoulder stand are arms that carry', () => {
+  const half = solve('half-shoulder-stand')
+  expect(armLoad(half).value).toBeCloseTo(contactOf(half, 'elbows')!.share.value, 12)
+  expect(armLoad(half).value).toBeGreaterThan(0.5)
+})
+
 describe('what the crown can carry', () => {
   it('its upper end is plumb distance over crown distance, and midway the interval is no wider than 0.6', () => {
     fc.assert(

@@ -136,6 +136,28 @@ describe('geometry', () => {
       { numRuns: 500 },
     )
   })
+  it('knees in a right angle fall towards the floor, never back over the hips', () => {
+    const tilt = (a: Point, b: Point): number => (Math.atan2(b.x - a.x, b.y - a.y) * 180) / Math.PI
+    let bent = 0
+    fc.assert(
+      fc.property(
+        anyBody,
+        fc.constantFrom('right-angle-hands', 'right-angle-forearms'),
+        fc.double({ min: 2, max: 60, noNaN: true }),
+        (body, id, kneeBendDeg) => {
+          const solved = solvePosition(id, body, { kneeBendDeg })
+          if (!solved.ok) return
+          const { facing, skeleton: s } = solved.value
+          for (const leg of s.legs) {
+            const bend = (tilt(leg.knee, leg.ankle) - tilt(s.hip, leg.knee)) * facing
+            if (Math.abs(bend) > 1) bent += 1
+            expect([id, bend >= -0.5]).toEqual([id, true])
+          }
+        },
+      ),
+    )
+    expect(bent).toBeGreaterThan(20)
+  })
   it('scales: lengths grow with stature and no share changes', () => {
     fc.assert(
       fc.property(

@@ -183,10 +183,16 @@ function signed(deg: number): number {
   return deg - 360 * Math.round(deg / 360)
 }
 
-/** How much of the body hands or forearms carry: the working figure and its range. */
+/** How much of the body the arms carry, on hands, forearms or upper arms: the working figure and its range. */
 export function armLoad(position: Position): Contact['share'] {
-  const arms = position.contacts.find(({ part }) => part === 'hands' || part === 'forearms')
-  return arms?.share ?? { value: 0, min: 0, max: 0 }
+  return position.contacts.filter(isArmContact).reduce(
+    (sum, { share }) => ({
+      value: sum.value + share.value,
+      min: sum.min + share.min,
+      max: sum.max + share.max,
+    }),
+    { value: 0, min: 0, max: 0 },
+  )
 }
 
 /** The contact of one part, where it carries. */

@@ -17,6 +17,14 @@ describe('beside published figures, within five points (recalled, not looked up;
     for (const stature of STATURES)
       expect(Math.abs(armLoad(solve(id, stature)).value * 100 - published)).toBeLessThanOrEqual(5)
   })
+  it('hands raised: about 55 % at 30 cm and 41 % at 61 cm (Ebben 2011), less with every step up to a wall', () => {
+    const carried = (handHeightCm: number, stature = 168) =>
+      contactOf(must(solvePosition('incline-plank', bodyOf(stature), { handHeightCm })), 'hands')!.share.value
+    expect(Math.abs(carried(30) - 0.55)).toBeLessThanOrEqual(0.05)
+    expect(Math.abs(carried(61) - 0.41)).toBeLessThanOrEqual(0.05)
+    for (const stature of [150, 168, 190])
+      for (let h = 10; h <= 110; h += 10) expect(carried(h + 10, stature)).toBeLessThan(carried(h, stature))
+  })
   it('crown in a headstand: 40–48 % at peak (Hector & Jensen 2015)', () => {
     for (const stature of STATURES) {
       const crown = contactOf(solve('headstand-straight', stature), 'crown')?.share.value ?? 0

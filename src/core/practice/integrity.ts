@@ -23,6 +23,7 @@ const RULES = {
   'caution-effect': cautionEffect,
   'setup-driven': setupDriven,
   'strain-follows': strainFollows,
+  'support-differs': supportDiffers,
 } as const satisfies Record<string, (practice: Library) => Omit<Flaw, 'rule'>[]>
 
 export type Rule = keyof typeof RULES
@@ -280,6 +281,13 @@ function cautionEffect(p: Library): Found[] {
       (c) => (c.tags.length === 0 && !c.noTags) || (c.recheck === 'days' && c.recheckDays === undefined),
     )
     .map((c) => ({ at: c.id, detail: 'no effect, or no time to ask again' }))
+}
+
+/** More or less support is another setup, never the same. */
+function supportDiffers(p: Library): Found[] {
+  return p.setups
+    .filter(({ id, more, less }) => more.includes(id) || less.includes(id))
+    .map(({ id }) => ({ at: id, detail: 'offers itself as more or less support' }))
 }
 
 /** Strain follows the planned seconds of whatever rests on hands or forearms (progressions.md 1). */

@@ -116,6 +116,16 @@ describe('each rule finds what is planted', () => {
     ['approach-default', 'a default that is no option', edit('approaches', 'A01', { default: 'ceiling' })],
     ['caution-effect', 'a rule without effect', edit('cautions', 'BP1', { tags: [] })],
     ['setup-driven', 'a setup placed by nothing', edit('setups', 'SETUP-wall-l-hand', { drives: [] })],
+    [
+      'support-differs',
+      'its own more support',
+      edit('setups', 'SETUP-wall-l-hand', { more: ['SETUP-wall-l-hand'] }),
+    ],
+    [
+      'strain-follows',
+      'a long hold called short',
+      edit('drills', 'DR-forearm-plank', { load: { FB: 2, ST: 1 } }),
+    ],
   ]
   it.each(cases)('%s: %s', (rule, _, source) => {
     expect(integrityFlaws(buildLibrary(source)).map((f) => f.rule)).toContain(rule)

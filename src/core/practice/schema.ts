@@ -211,6 +211,8 @@ export const CautionSchema = z.strictObject({
 export type Caution = z.infer<typeof CautionSchema>
 export const IntakeSchema = z.strictObject({
   id: z.string(),
+  /** On the first visit and kept; before every class; or talked about and not kept, since no rule reads it. */
+  asked: z.enum(['first', 'class', 'talked']),
   question: sentence,
   followUp: z.string().max(CARD_LIMIT),
   /** What may be ticked after a yes, and which conditions each sets. */

@@ -85,12 +85,9 @@ export function conditionsOf(practice: Library, screening: Screening, asOf: Day)
   return { set, since, unknown, expired, soon }
 }
 
-/** Periods, what is hard, hands-on help and the age band: asked with the health questions though no load hangs on them. */
-const APART: readonly string[] = ['Q15', 'Q23', 'Q24', 'Q26']
-
-/** Questions of the first visit that bear on what somebody may carry; daily ones and wishes are apart. */
-export function isHealth({ id, about, core }: IntakeQuestion): boolean {
-  return id.startsWith('Q') && (core || about.length > 0 || APART.includes(id))
+/** Questions of the first visit that are kept; daily ones and what is only talked about are apart. */
+export function isHealth({ asked }: IntakeQuestion): boolean {
+  return asked === 'first'
 }
 
 function latest(answers: readonly Answer[], question: string, asOf: Day): Answer | undefined {

@@ -79,7 +79,7 @@ export function tonightsCaps(practice: Library, checkIn: CheckIn, asOf: Day): Ca
   if (checkIn.energy <= 3) set.add('ENERGY-low')
   else if (checkIn.energy <= 5) set.add('ENERGY-middling')
   if (checkIn.look !== 'whole') set.add(`LOOK-${checkIn.look}`)
-  for (const question of practice.intake.filter((q) => q.id.startsWith('D')))
+  for (const question of practice.intake.filter((q) => q.asked === 'class'))
     for (const option of question.options)
       if (checkIn.ticked.includes(`${question.id}:${option.id}`)) for (const c of option.sets) set.add(c)
   const { caps } = capsFrom(practice, { set, unknown: [] }, [], asOf)

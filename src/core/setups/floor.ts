@@ -39,7 +39,7 @@ const supine = defineSetup({
 const incline = defineSetup({
   id: 'SETUP-incline-hands',
   options: [
-    option.cm('handHeightCm', 'Hands raised by', 8, 110, CHAIR_SEAT_CM, { usualFrom: 8 }),
+    option.cm('handHeightCm', 'Hands raised by', 8, 130, CHAIR_SEAT_CM, { usualFrom: 8 }),
     option.deg('hipBendDeg', 'Hips: pike (+) or sag (−)', -20, 20, 0, { usualFrom: -3, below: 'FT-hip-sag' }),
   ],
   poses: ({ o }) => ({
@@ -50,7 +50,7 @@ const incline = defineSetup({
     const feet = -target.base.fromCm
     return {
       placements: [
-        placement('hand-height', 'prop-top', high, { from: 8, to: 110, way: ['next-lower-support', 2] }),
+        placement('hand-height', 'prop-top', high, { from: 8, to: 130, way: ['next-lower-support', 2] }),
         placement('feet-from-hands', 'ball-of-foot', feet, {
           sdCm: 0.04 * feet,
           give: 8,

@@ -91,7 +91,7 @@ export const BODY_WAYS: Readonly<Record<string, string>> = {
   M3: 'Sit tall, soles on the wall, legs straight: mark beside the hips',
   M4: 'Stand with the fingertips on the wall, arm level: feet mark the place',
   M5: 'Half of arm’s length: fold the strap that measured it',
-  M6: 'Lay your own hand along the floor: {hands} hand lengths',
+  M6: 'Lay your own hand along the floor: {hands#hand length}',
   M7: 'Sit with the soles on the wall: the edge comes to the groin',
   M8: 'Lay the strap across the back, outer shoulder to outer shoulder',
   M9: 'Hands and knees, soles flat on the wall, wrists under the shoulders',

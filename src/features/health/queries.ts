@@ -173,7 +173,7 @@ export function passData(ctx: Context, classId: string): PassData | null {
 /** What may be ticked at the door; scales are asked apart. */
 export function dailyTicks({ practice }: Context): PassData['daily'] {
   return practice.intake
-    .filter((q) => q.id.startsWith('D'))
+    .filter((q) => q.asked === 'class')
     .flatMap((q) => q.options.map((o) => `${q.id}:${o.id}`))
     .flatMap((id) => {
       const label = DAILY_WORD[id]

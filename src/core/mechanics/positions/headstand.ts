@@ -86,7 +86,7 @@ const AT_WALL: PositionSpec = {
     const hip = joinLinks(shoulder, body.length.trunk.valueCm, ankle, legLength(body), 'up')
     if (!hip.ok) return refused({ code: 'legs-do-not-reach', key: 'elbowDistanceCm', reach: hip.refusal })
     const trunk = trunkBetween(body, shoulder, hip.value)
-    const sole = soleOnWall(body, bentKnee(body, hip.value, ankle, 'up'), ankle, -wallX)
+    const sole = soleOnWall(body, bentKnee(body, hip.value, ankle, 'down'), ankle, -wallX)
     const [forearms, head] = group(0).patches
     return ok(
       onCrown(

@@ -5,8 +5,8 @@ import { read, parameter, type Parameter, type Parameters } from '../parameters'
 import { add, direction, type Point } from '../point'
 import { armLength, armsOnForearms, legLength, skeletonOf, trunkBetween } from '../pose'
 import { assemble, type Position, type PositionRefusal, type PositionSpec } from '../position'
-import { footInAir, footOnBall, type Leg, type Skeleton } from '../skeleton'
-import { on } from '../contacts'
+import { centreOfMass, footInAir, footOnBall, type Leg, type Skeleton } from '../skeleton'
+import { on, type Patch, type Supports } from '../contacts'
 import { forearmBase, forearmPatch, handBase, handPatch, pointPatch } from '../surfaces'
 
 /** Heels over the balls of the feet. */
@@ -49,18 +49,19 @@ export const PLANKS: readonly PositionSpec[] = [
     OFFSET,
     DEPTH,
     HIP,
-    cm('handHeightCm', 'Hands raised by', 0, 110, 45),
+    cm('handHeightCm', 'Hands raised by', 0, 140, 45),
   ]),
   plank({ id: 'forearm-plank', name: 'Forearm plank', arms: 'forearms', from: 'toes' }, [OFFSET, HIP]),
   plank({ id: 'side-plank', name: 'Side plank', arms: 'hands', from: 'feet' }, [OFFSET, HIP]),
 ]
 
 function solvePlank(kind: Kind, body: Body, parameters: Parameters): Result<Position, PositionRefusal> {
-  const offset = read(parameters, 'shoulderOffsetCm')
   const hipBend = read(parameters, 'hipBendDeg')
   const handHeight = parameters.handHeightCm ?? 0
   const depth = parameters.depthCm ?? 0
   const arm = kind.arms === 'hands' ? armLength(body) : body.length.upperArm.valueCm
+  const offset =
+    read(parameters, 'shoulderOffsetCm') - (handHeight > 0 ? behindRaisedHands(body, handHeight) : 0)
   const top = { x: offset, y: handHeight + Math.sqrt(arm ** 2 - offset ** 2) }
   const upright = lineFrom(kind.from, body, top, hipBend)
   const low = depth === 0 ? upright : lineFrom(kind.from, body, { x: offset, y: top.y - depth }, hipBend)
@@ -89,9 +90,47 @@ function solvePlank(kind: Kind, body: Body, parameters: Parameters): Result<Posi
         fromCm: line.supportX,
         toCm: (kind.arms === 'hands' ? handBase(body) : forearmBase(body)).toCm,
       },
-      supports: { groups: [on(pointPatch(kind.from, line.supportX)), on(patch)] },
+      supports:
+        handHeight > 0
+          ? pushedAlong(body, skeleton, line.supportX, patch)
+          : { groups: [on(pointPatch(kind.from, line.supportX)), on(patch)] },
     }),
   )
+}
+
+/**
+ * On raised hands the arms are held square to the body, as somebody pushes: the shoulders lie behind the hands and the
+ * feet further off. Upright arms would keep nearly all of the weight where it was.
+ */
+function behindRaisedHands(body: Body, handHeight: number): number {
+  const [arm, line] = [armLength(body), body.length.trunk.valueCm + legLength(body)]
+  const ankle = footOnBall(body, { x: 0, y: 0 }, PLANK_HEEL_LIFT_DEG).ankle.y
+  const rise = Math.asin(Math.min(1, (handHeight - ankle) / Math.hypot(arm, line)))
+  return arm * Math.sin(Math.max(0, Math.atan2(arm, line) + rise))
+}
+
+/** How much of a push along the arms the working figure takes; without any the hands push straight up. */
+const PUSH_ALONG = 0.5
+
+/**
+ * Raised hands press along the arms as far as the feet grip: half of it is taken, midway between hands that only push up
+ * and arms that push along themselves. Both hold the body at rest, so whatever lies between does too.
+ */
+function pushedAlong(body: Body, skeleton: Skeleton, feetX: number, hand: Patch): Supports {
+  const at = { x: hand.nominalCm, y: hand.heightCm ?? 0 }
+  const reach = centreOfMass(body, skeleton).x - feetX
+  const arm = direction(at, skeleton.shoulder)
+  const straight = reach / (at.x - feetX)
+  const along = reach / (arm.y * (at.x - feetX) - arm.x * at.y)
+  return {
+    groups: [on(pointPatch('toes', feetX))],
+    given: {
+      part: 'hands',
+      at,
+      share: (1 - PUSH_ALONG) * straight + PUSH_ALONG * along * arm.y,
+      horizontalShare: PUSH_ALONG * along * arm.x,
+    },
+  }
 }
 
 /** Hands flat at the origin, the elbow pointing back towards the feet. */

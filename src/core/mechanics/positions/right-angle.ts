@@ -62,7 +62,7 @@ function solve(id: string, kind: ArmKind, body: Body, given: Parameters): Result
   const upper = upperOver(kind, body, given, ankle)
   if (!upper.ok) return upper
   const { arms, shoulder, hip } = upper.value
-  const knee = bentKnee(body, hip, ankle, 'up')
+  const knee = bentKnee(body, hip, ankle, 'down')
   const limited = withinRanges(
     given,
     { hip: 180 - angleAt(hip, shoulder, knee), shoulder: angleAt(shoulder, hip, arms.elbow) },
