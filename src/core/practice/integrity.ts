@@ -1,5 +1,5 @@
 import { answersTo, enoughOf, namesIn } from './after'
-import { strainOf } from './dose'
+import { strainFollows, supportDiffers } from './integrity-loads'
 import type { Library } from './library'
 import { RUNGS, type Gate, type Stage } from './schema'
 
@@ -281,20 +281,6 @@ function cautionEffect(p: Library): Found[] {
       (c) => (c.tags.length === 0 && !c.noTags) || (c.recheck === 'days' && c.recheckDays === undefined),
     )
     .map((c) => ({ at: c.id, detail: 'no effect, or no time to ask again' }))
-}
-
-/** More or less support is another setup, never the same. */
-function supportDiffers(p: Library): Found[] {
-  return p.setups
-    .filter(({ id, more, less }) => more.includes(id) || less.includes(id))
-    .map(({ id }) => ({ at: id, detail: 'offers itself as more or less support' }))
-}
-
-/** Strain follows the planned seconds of whatever rests on hands or forearms (progressions.md 1). */
-function strainFollows(p: Library): Found[] {
-  return [...p.stages, ...p.drills]
-    .filter(({ load, dose }) => (load.WB ?? load.FB) !== undefined && (load.ST ?? 0) < strainOf(dose))
-    .map(({ id }) => ({ at: id, detail: 'its dose is longer than its strain says' }))
 }
 
 function setupDriven(p: Library): Found[] {
