@@ -93,6 +93,8 @@ describe('what is done instead (ruling 17)', () => {
     expect(adviceOn('FS-10a', limits('NECK-nerve'))).toMatch(/clinician promptly/)
     expect(adviceOn('FS-10a', limits('NECK-nerve'))).not.toMatch(/Instead:/)
     expect(adviceOn('FS-01', limits('FEVER'))).toMatch(/rest at home/)
+    const kick = findById(practice.stages, 'FS-10a')
+    expect(insteadOf(practice, kick, limits('NECK-nerve'))).toBeNull()
   })
   it('every rule has advice of its own, and none says what another rule forbids', () => {
     const said = practice.cautions.map((c) => c.instead)
