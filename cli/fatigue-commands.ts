@@ -1,14 +1,8 @@
 import { z } from 'zod'
 import { JOINTS } from '@/core/fatigue/compartments'
 import { classFatigue } from '@/core/fatigue/class-load'
-import {
-  capacityFrom,
-  jointLoad,
-  predictHold,
-  sameDemand,
-  secondsOf,
-  USUAL_BREATH_S,
-} from '@/core/fatigue/endurance'
+import { capacityFrom, jointLoad, predictHold, sameDemand, secondsOf } from '@/core/fatigue/endurance'
+import { BREATH_S } from '@/core/practice/dose'
 import { BODY_EXAMPLE, bodySchema, InputError, parse, readBody, solveAsked, type Command } from './input'
 
 const shape = { position: z.string(), params: z.record(z.string(), z.number()).optional() }
@@ -79,7 +73,7 @@ export const FATIGUE_COMMANDS: readonly Command[] = [
       return {
         reachable: true,
         joint: which,
-        breathS: asked.breathS ?? USUAL_BREATH_S,
+        breathS: asked.breathS ?? BREATH_S,
         observedS: seconds,
         capacityNmPerKg: capacity,
         hold: {

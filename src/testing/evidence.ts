@@ -3,6 +3,7 @@ import type { Attempt, Evidence, Observation, Placement, Values } from '@/core/r
 import { LOAD_TAGS, type LoadTag } from '@/core/practice/schema'
 import type { Within } from '@/core/readiness/within'
 import type { Caps } from '@/core/screening/caps'
+import type { CheckIn } from '@/core/screening/tonight'
 import { NO_EVIDENCE, PLAIN_RESULT, PLAIN_TRY } from '@/core/readiness/evidence'
 
 export const TODAY = '2026-03-10'
@@ -78,4 +79,12 @@ export function ready(daysAgo = 1): Observation[] {
 export function within({ caps, answered }: Pick<Caps, 'caps' | 'answered'>): Within {
   const most = Object.fromEntries(LOAD_TAGS.map((tag) => [tag, 3])) as Record<LoadTag, number>
   return { caps, answered, most }
+}
+
+/** A check-in of today that lowers nothing, but for what is said. */
+export function saidTonight(part: Partial<CheckIn> = {}): CheckIn {
+  return {
+    ...{ day: TODAY, pain: 0, regions: [], energy: 8, arms: 0, look: 'whole', ticked: [], touch: 'ask' },
+    ...part,
+  }
 }

@@ -1,9 +1,7 @@
 import { GRAVITY } from '../mechanics/moments'
 import { armLoad, type Position } from '../mechanics/position'
+import { BREATH_S } from '../practice/dose'
 import { enduranceAt, intensityFor, LONG_HOLD_S, type Joint } from './compartments'
-
-/** A breath where the student's own has not been timed, seconds (ruling 15). */
-export const USUAL_BREATH_S = 5
 
 /**
  * How far a shoulder girdle, a hand or a trunk must steady what passes straight through it, m: muscles hold the blade,
@@ -103,6 +101,6 @@ export function predictHold(joint: Joint, capacity: Capacity, loadNmPerKg: numbe
 }
 
 /** Breaths to seconds by the student's own breath. */
-export function secondsOf(breaths: number, breathS: number = USUAL_BREATH_S): number {
+export function secondsOf(breaths: number, breathS: number = BREATH_S): number {
   return breaths * breathS
 }

@@ -13,9 +13,9 @@ export function namesIn({ all, some }: After): string[] {
   return [...all, ...some.flatMap((group) => group.of)]
 }
 
-/** Whether a stage comes after anything at all; the foot of a ladder does not. */
-export function comesAfter({ after }: Pick<Stage, 'after'>): boolean {
-  return namesIn(after).length > 0
+/** Whether a stage asks for nothing at all, neither a check nor a stage before it: the foot of a ladder. */
+export function isFoot(stage: Pick<Stage, 'gates' | 'after'>): boolean {
+  return stage.gates.length === 0 && namesIn(stage.after).length === 0
 }
 
 /** Whether what holds of the stages named is enough: of all of `all`, and of enough of each group. */

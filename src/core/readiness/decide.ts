@@ -1,5 +1,5 @@
 import type { Day } from '../day'
-import { afterSatisfied, comesAfter } from '../practice/after'
+import { afterSatisfied, isFoot } from '../practice/after'
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
 import type { Family, Gate, Stage } from '../practice/schema'
@@ -153,11 +153,6 @@ function openCase(practice: Library, family: Family, allEvidence: Evidence, limi
   const ground = groundOf(practice, allEvidence, asOf)
   const { evidence, credited, proven } = ground
   return { ...ground.in(family), practice, evidence, limits, asOf, credited, proven }
-}
-
-/** The foot of a ladder that asks for nothing. */
-function isFoot(stage: Stage): boolean {
-  return stage.gates.length === 0 && !comesAfter(stage)
 }
 
 type Judgement = Pick<Decision, 'outcome' | 'reasons' | 'missing' | 'wouldChange'> & {

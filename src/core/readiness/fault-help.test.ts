@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { did, evidence, saw, TODAY, within } from '@/testing/evidence'
+import { did, evidence, saidTonight, saw, TODAY, within } from '@/testing/evidence'
 import { findById } from '../practice/find'
 import { shippedPractice } from '../practice/library'
 import { capsFrom, NO_LIMITS } from '../screening/caps'
@@ -64,16 +64,7 @@ describe('help with a fault', () => {
     expect(help(evidence(saw('CK-dolphin-hold', 5, 50))).causes[0]?.because).toEqual([])
   })
   it('spent arms tonight come before what the practice names first', () => {
-    const said: CheckIn = {
-      day: TODAY,
-      pain: 0,
-      regions: [],
-      energy: 5,
-      arms: 7,
-      look: 'whole',
-      ticked: [],
-      touch: 'ask',
-    }
+    const said = saidTonight({ energy: 5, arms: 7 })
     expect(help(evidence(), said).causes[0]?.cause).toBe('fatigue')
   })
   it('without evidence says that it is not known and what to measure first, and never gives a drill that limits close', () => {

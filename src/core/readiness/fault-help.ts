@@ -4,7 +4,7 @@ import { findById } from '../practice/find'
 import type { Fault, Gate, ReadinessCheck, Stage } from '../practice/schema'
 import type { Limits } from '../screening/caps'
 import { closesSetup } from '../screening/setup-limits'
-import type { CheckIn } from '../screening/tonight'
+import { ARMS_SPENT_FROM, type CheckIn } from '../screening/tonight'
 import { checksOf, COVERS_FROM, showsAs, type Capability, type Cause } from './capabilities'
 import { EVIDENCE_WINDOW_DAYS, resultsOf, weakerValue, type Evidence, type Observation } from './evidence'
 import { satisfies } from './favourable'
@@ -61,8 +61,6 @@ export type HelpFor = {
 
 /** The order in which the practice names causes is worth this much a place: any evidence outweighs it. */
 const PLACE_WORTH = 0.15
-/** Arms that are this spent, 0–10, speak for themselves (drills-and-checks.md CK-arms-spent). */
-const ARMS_SPENT_FROM = 5
 
 /**
  * From a fault that was seen to what to do: causes ranked for this person by their own evidence, then the cue, the first
@@ -76,9 +74,15 @@ export function helpWith(practice: Library, faultId: string, who: HelpFor): Faul
     .map((cause, i): RankedCause => {
       const because = evidenceFor(practice, fault, cause, who)
       const most = Math.max(0, ...because.map((b) => (b.code === 'check' ? Math.min(1, b.short) : 1)))
-      const against = because.length === 0 ? passedFor(practice, fault, cause, who) : 0
       // Fear never leads: it is asked privately and not told beside a name (ruling 10).
-      const said = cause === 'fear' ? -1 : because.length === 0 ? -AGAINST_WORTH * against : 1 + most
+      const said =
+        cause === 'fear'
+          ? -1
+          : because.length > 0
+            ? 1 + most
+            : isPassed(practice, fault, cause, who)
+              ? -AGAINST_WORTH
+              : 0
       return { cause, because, score: said + PLACE_WORTH * (fault.causes.length - i) }
     })
     .toSorted(byEvidence)
@@ -136,12 +140,12 @@ function drillFor(practice: Library, fault: Fault, cause: Cause | null, { within
   return mends ?? open[0] ?? null
 }
 
-/** How many checks that tell on a cause are passed lately. */
-function passedFor(practice: Library, fault: Fault, cause: Cause, who: HelpFor): number {
+/** Whether a check that tells on a cause is passed lately. */
+function isPassed(practice: Library, fault: Fault, cause: Cause, who: HelpFor): boolean {
   const checks = new Set(
     trainedBy(practice, fault).flatMap((c) => (showsAs(practice, c) === cause ? checksOf(practice, c) : [])),
   )
-  const passed = [...checks].filter((id) => {
+  return [...checks].some((id) => {
     const gate = strictest(who.asked, id) ?? easiest(practice, id)
     const newest = newestOf(who, id)
     const lessIsBetter = findById(practice.checks, id).betterIs === 'less'
@@ -149,7 +153,6 @@ function passedFor(practice: Library, fault: Fault, cause: Cause, who: HelpFor):
       gate !== undefined && newest !== undefined && satisfies(gate, weakerValue(newest.values, lessIsBetter))
     )
   })
-  return Math.min(1, passed.length)
 }
 
 function newestOf({ evidence, asOf }: HelpFor, checkId: string): Observation | undefined {

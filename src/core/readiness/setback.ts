@@ -2,7 +2,7 @@ import { daysBetween, type Day } from '../day'
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
 import type { Fault, Stage } from '../practice/schema'
-import { severityOf } from './severity'
+import { severityOf, STOP_SIGN } from './severity'
 import { resultsOf, type Attempt, type Evidence } from './evidence'
 import { isCleanWork } from './favourable'
 import { predecessorOf, type Ladder } from './ladder'
@@ -40,7 +40,6 @@ export type PainAfterWork = {
 /** A next-day report from here steps back one rung (drills-and-checks.md CK-symptoms-after), 0–10. */
 const PAIN_FROM = 4
 const SYMPTOMS = 'CK-symptoms-after'
-const STOP_SIGN = 'FT-stop-sign'
 /** After a scare the same rung, only easier: two calm visits before trying again (class-craft.md 13). */
 const CALM_DAYS = 2
 /** A setback that nobody has worked on since counts this long, days: then the checks are stale anyway. */

@@ -1,6 +1,9 @@
 import type { Fault, Stage } from '../practice/schema'
 import type { Attempt } from './evidence'
 
+/** Pain, tingling, dizziness and their kin: whoever shows it stops (ruling 7). */
+export const STOP_SIGN = 'FT-stop-sign'
+
 /** Where a fault was seen: what decides how grave it is. */
 type Seen = Pick<Attempt, 'level' | 'faults'>
 
@@ -21,5 +24,5 @@ const HOLDS: Readonly<
 > = {
   hops: ({ load: { FR = 0 } }, { level }) => FR >= 2 || ['took-off', 'hop', 'touched'].includes(level),
   room: ({ setups }) => setups.some((id) => id === 'SETUP-open-fall-zone'),
-  pain: (_, { faults }) => faults.includes('FT-stop-sign'),
+  pain: (_, { faults }) => faults.includes(STOP_SIGN),
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { TODAY } from '@/testing/evidence'
+import { saidTonight, TODAY } from '@/testing/evidence'
 import { shippedPractice } from '../practice/library'
 import { NO_LIMITS } from '../screening/caps'
 import { tonightsCaps, type CheckIn } from '../screening/tonight'
@@ -9,19 +9,8 @@ const practice = shippedPractice()
 
 describe('tonight', () => {
   const reach = { standingId: 'FS-09', targetId: 'FS-10a', outcome: 'near' as const }
-  const said = (part: Partial<CheckIn>): CheckIn => ({
-    day: TODAY,
-    pain: 0,
-    regions: [],
-    energy: 8,
-    arms: 0,
-    look: 'whole',
-    ticked: [],
-    touch: 'ask',
-    ...part,
-  })
   const ceiling = (part: Partial<CheckIn>) =>
-    tonightsCeiling(practice, reach, NO_LIMITS, tonightsCaps(practice, said(part), TODAY))
+    tonightsCeiling(practice, reach, NO_LIMITS, tonightsCaps(practice, saidTonight(part), TODAY))
   it('lowers what is offered now and leaves the standing', () => {
     expect(ceiling({})).toEqual({ stageId: 'FS-09', usualId: 'FS-09', lowered: false })
     expect(ceiling({ arms: 6 })).toEqual({ stageId: 'FS-06', usualId: 'FS-09', lowered: true })

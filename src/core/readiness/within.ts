@@ -1,4 +1,4 @@
-import { comesAfter } from '../practice/after'
+import { isFoot } from '../practice/after'
 import type { Library } from '../practice/library'
 import { LOAD_TAGS, type Drill, type Load, type LoadTag } from '../practice/schema'
 import { isOpenTo } from './allowed'
@@ -22,7 +22,7 @@ export function withinOf(
   limits: Caps,
   missing: readonly GateResult[],
 ): Within {
-  const behind = practice.stages.filter((s) => credited.has(s.id) || (s.gates.length === 0 && !comesAfter(s)))
+  const behind = practice.stages.filter((s) => credited.has(s.id) || isFoot(s))
   const soreNeck = missing.some(({ gate, state }) => gate.check.startsWith('CK-neck') && state !== 'confirm')
   const most = Object.fromEntries(
     LOAD_TAGS.map((tag) => {

@@ -34,6 +34,11 @@ export function withoutRule({ ruleId: _rule, ...limit }: Cap): Limit {
   return limit
 }
 
+/** Whether a limit closes what it names: barred or left out, not changed or watched. */
+export function isClosing({ action }: Pick<Limit, 'action'>): boolean {
+  return action === 'stop' || action === 'avoid'
+}
+
 /** Limits, with the rules they come from or as a brief keeps them without. */
 export type Limits<L extends Limit = Limit> = { readonly caps: readonly L[] }
 

@@ -1,6 +1,6 @@
 import type { Library } from '../practice/library'
-import type { CautionAction, Family, LoadTag, Stage } from '../practice/schema'
-import { judgeLoad, type Limits } from './caps'
+import type { Family, LoadTag, Stage } from '../practice/schema'
+import { isClosing, judgeLoad, type Limits } from './caps'
 import { closesStage, judgeStage } from './stage-limits'
 
 /** The same purpose for somebody whom limits keep from a stage. */
@@ -20,8 +20,6 @@ const KIN: Readonly<Record<Family, readonly Family[]>> = {
   SH: ['FS', 'PU'],
   AD: ['FS', 'HS', 'SH', 'PU'],
 }
-
-const CLOSING: readonly CautionAction[] = ['stop', 'avoid']
 
 /** What somebody may be given in place of something, besides that it is open to them. */
 export type InsteadFor = {
@@ -45,7 +43,7 @@ export function insteadOf(
   const { because } = judgeStage(practice, stage, limits)
   // Who is sent for care, or home, is not given another shape.
   if (because.some(({ refer }) => refer !== undefined)) return null
-  const protects = new Set(limits.caps.flatMap(({ action, tag }) => (CLOSING.includes(action) ? [tag] : [])))
+  const protects = new Set(limits.caps.filter(isClosing).map(({ tag }) => tag))
   const open = (s: Stage): boolean =>
     (isGentle(s) || held.has(s.id)) &&
     !closesStage(practice, limits, s) &&

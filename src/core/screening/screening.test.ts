@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { saidTonight } from '@/testing/evidence'
 import { addDays } from '../day'
 import { shippedPractice } from '../practice/library'
 import type { LoadTag } from '../practice/schema'
@@ -7,7 +8,7 @@ import { asStrictAs, capsFrom, capsOf, judgeLoad, type Verdict } from './caps'
 import { clearanceProblem, lifts, usualExpiry, type Clearance } from './clearance'
 import { insteadOf } from './instead'
 import { judgeStage } from './stage-limits'
-import { tonightsCaps, together, type CheckIn } from './tonight'
+import { tonightsCaps, together } from './tonight'
 
 const practice = shippedPractice()
 const DAY = '2026-03-05'
@@ -230,59 +231,24 @@ describe('clearances', () => {
   it('as entered: a whole one passes', () => expect(clearanceProblem(clearance('HBH', 3), DAY)).toBeNull())
 })
 
-describe('tonight', () => {
-  const fine: CheckIn = {
-    day: DAY,
-    pain: 0,
-    regions: [],
-    energy: 8,
-    arms: 1,
-    look: 'whole',
-    ticked: [],
-    touch: 'ask',
-  }
-  const verdict = (checkIn: Partial<CheckIn>, load: Partial<Record<LoadTag, 1 | 2 | 3>>): Verdict =>
-    judgeLoad(load, tonightsCaps(practice, { ...fine, ...checkIn }, DAY)).verdict
-  it('asks nothing of somebody who is fine', () => expect(tonightsCaps(practice, fine, DAY).caps).toEqual([]))
-  it.each<[Partial<CheckIn>, Partial<Record<LoadTag, 1 | 2 | 3>>, Verdict]>([
-    [{ pain: 4, regions: ['wrist'] }, { WB: 2 }, 'left-out'],
-    [{ pain: 3, regions: ['wrist'] }, { WB: 2 }, 'open'],
-    [{ pain: 3, regions: ['neck'] }, { HB: 1 }, 'left-out'],
-    [{ pain: 3, regions: ['neck'] }, { HBH: 3 }, 'left-out'],
-    [{ pain: 7, regions: ['foot'] }, { WB: 1 }, 'left-out'],
-    [{ energy: 3 }, { FR: 2 }, 'left-out'],
-    [{ energy: 5 }, { FR: 2 }, 'changed'],
-    [{ look: 'watch' }, { FR: 2 }, 'left-out'],
-    [{ look: 'half' }, { FR: 2 }, 'open'],
-    [{ look: 'half' }, { FR: 3 }, 'left-out'],
-    [{ arms: 6 }, { FR: 3 }, 'left-out'],
-    [{ arms: 6 }, { FB: 2 }, 'open'],
-    [{ ticked: ['D4:one'] }, { HBH: 2 }, 'left-out'],
-    [{ ticked: ['D6:slowed'] }, { FR: 2 }, 'left-out'],
-    [{ ticked: ['D5:ears'] }, { HBH: 1 }, 'left-out'],
-  ])('%p makes %p %s', (checkIn, load, expected) => expect(verdict(checkIn, load)).toBe(expected))
-  it('is gone tomorrow', () => {
-    expect(tonightsCaps(practice, { ...fine, pain: 9 }, addDays(DAY, 1)).caps).toEqual([])
-  })
-  it('never opens what stands', () => {
-    fc.assert(
-      fc.property(
-        anyScreening,
-        fc.integer({ min: 0, max: 10 }),
-        fc.integer({ min: 0, max: 10 }),
-        (screening, pain, energy) => {
-          const standing = capsOf(practice, screening, [], DAY)
-          const both = together(
-            standing,
-            tonightsCaps(practice, { ...fine, pain, energy, regions: ['back'] }, DAY),
-          )
-          for (const { load } of practice.stages)
-            expect(asStrictAs(judgeLoad(load, both).verdict, judgeLoad(load, standing).verdict)).toBe(true)
-        },
-      ),
-      { numRuns: 50 },
-    )
-  })
+it('a check-in never opens what stands', () => {
+  fc.assert(
+    fc.property(
+      anyScreening,
+      fc.integer({ min: 0, max: 10 }),
+      fc.integer({ min: 0, max: 10 }),
+      (screening, pain, energy) => {
+        const standing = capsOf(practice, screening, [], DAY)
+        const both = together(
+          standing,
+          tonightsCaps(practice, saidTonight({ day: DAY, pain, energy, regions: ['back'] }), DAY),
+        )
+        for (const { load } of practice.stages)
+          expect(asStrictAs(judgeLoad(load, both).verdict, judgeLoad(load, standing).verdict)).toBe(true)
+      },
+    ),
+    { numRuns: 50 },
+  )
 })
 
 describe('a clinician’s word', () => {

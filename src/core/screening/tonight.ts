@@ -67,16 +67,24 @@ const SORE_FROM = 4
 const SORE_NECK_FROM = 3
 const REST_FROM = 7
 /** Spent arms end attempts (drills-and-checks.md CK-arms-spent). */
-const ARMS_SPENT_FROM = 5
+export const ARMS_SPENT_FROM = 5
 /** From here strength work ends as well. */
 const ARMS_DONE_FROM = 7
+
+/** Energy from which everything is halved, 0–10 (rule EN1). */
+const TIRED_TO = 3
+
+/** Whether there is little energy tonight; unsaid is not tired. */
+export function isTired(checkIn: Pick<CheckIn, 'energy'> | null): boolean {
+  return checkIn !== null && checkIn.energy <= TIRED_TO
+}
 
 /** Tonight's limits from a check-in. They come on top of the standing ones and go with the day. */
 export function tonightsCaps(practice: Library, checkIn: CheckIn, asOf: Day): Caps {
   if (checkIn.day !== asOf) return NO_LIMITS
   const set = new Set<string>()
   if (checkIn.pain >= REST_FROM) set.add('PAIN-7')
-  if (checkIn.energy <= 3) set.add('ENERGY-low')
+  if (isTired(checkIn)) set.add('ENERGY-low')
   else if (checkIn.energy <= 5) set.add('ENERGY-middling')
   if (checkIn.look !== 'whole') set.add(`LOOK-${checkIn.look}`)
   for (const question of practice.intake.filter((q) => q.asked === 'class'))

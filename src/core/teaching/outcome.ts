@@ -1,12 +1,11 @@
 import type { Attempt } from '../readiness/evidence'
+import { STOP_SIGN } from '../readiness/severity'
 
 /** What was tapped for somebody on the floor. */
 export type Tapped = Pick<Attempt, 'outcome' | 'exitControlled' | 'endedBy' | 'faults'>
 
 /** What was seen, each its own tap: falling out of it is not stopping, and stopping has its reasons (ruling 7). */
 export type Seen = 'clean' | 'not-yet' | 'fell-out' | 'unwell' | 'arms-spent' | 'own-choice'
-
-const STOP_SIGN = 'FT-stop-sign'
 
 /** The record of a tap. */
 export function tapOf(seen: Seen, faults: readonly string[]): Tapped & { readonly faults: string[] } {

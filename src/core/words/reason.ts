@@ -73,10 +73,10 @@ export function describeGate(result: GateResult, practice: Library, wording: Wor
     case 'met':
       return `${asked}: met, ${seen}${renewed(result)}.`
     case 'confirm': {
-      const short = result.points != null && result.points.have < result.points.need
+      const short = result.points ? result.points.need - result.points.have : 0
       const days =
-        result.cleanDays >= result.neededDays && result.staleDays === null && short
-          ? 'once is often luck: one more day at the mark, or well above it'
+        result.cleanDays >= result.neededDays && result.staleDays === null && short > 0
+          ? `once is often luck: ${short === 1 ? 'one more day at the mark' : `${short} more days at the mark, or fewer well above it`}`
           : result.cleanDays < result.neededDays
             ? `clean on ${count(result.cleanDays, 'day')}, ${result.neededDays} of the last ${result.ofDays} are asked for`
             : `last clean ${count(result.staleDays ?? 0, 'day')} ago, good for ${check.freshDays}`

@@ -1,6 +1,6 @@
 import 'server-only'
 import { changeOn } from '@/core/classes/change'
-import { judgeLoad, type Cap, type Caps, type Verdict } from '@/core/screening/caps'
+import { isClosing, judgeLoad, type Cap, type Caps, type Verdict } from '@/core/screening/caps'
 import { closesStage } from '@/core/screening/stage-limits'
 import { insteadOfSetup, stagesOf } from '@/core/screening/setup-limits'
 import { describeClosedSetup, describeLoadFrom, referralIn, verdictWord } from '@/core/words/limit'
@@ -77,7 +77,7 @@ export function limitLines(caps: Caps): { word: string; text: string }[] {
 }
 
 function closedIn({ caps }: Pick<Caps, 'caps'>): string[] {
-  const closing = caps.filter((c) => c.action === 'stop' || c.action === 'avoid')
+  const closing = caps.filter(isClosing)
   // What closes a load from a lower level closes all above it: said once.
   const lowest = closing.filter((c) => !closing.some((o) => o.tag === c.tag && o.level < c.level))
   return [...new Set(lowest.map((c) => describeLoadFrom(c)))]

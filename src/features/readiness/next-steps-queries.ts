@@ -16,6 +16,7 @@ import { jointsLoaded } from '@/core/readiness/recent-load'
 import { sideGaps } from '@/core/readiness/sides'
 import { prescribe } from '@/core/readiness/prescribe'
 import { withinOf } from '@/core/readiness/within'
+import { isTired } from '@/core/screening/tonight'
 import {
   describeFade,
   describeForecast,
@@ -44,8 +45,6 @@ export type NextSteps = {
   faults: { name: string; text: string }[]
 }
 
-/** Energy at which drills are halved, 0–10 (rule EN1). */
-const TIRED_FROM = 3
 /** Minutes for drills before anybody says otherwise. */
 const DRILL_MINUTES = 12
 /** Faults that are spoken of at a time. */
@@ -101,7 +100,7 @@ export function nextSteps(
         minutes: DRILL_MINUTES,
         within,
         breathS,
-        tired: (checkIn?.energy ?? 10) <= TIRED_FROM,
+        tired: isTired(checkIn),
         loaded: jointsLoaded(practice, evidence, today),
       },
     ).map((d) => describePrescribed(practice, d)),

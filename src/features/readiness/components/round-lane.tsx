@@ -1,6 +1,7 @@
 'use client'
 
 import { Button, Chip, Group, Text } from '@mantine/core'
+import { describeTouch } from '@/core/words/floor'
 import type { Wording } from '@/core/words/number'
 import { unitOf } from '@/core/words/reason'
 import { useWording } from '@/ui/wording'
@@ -43,7 +44,7 @@ export function RoundLane(props: Props) {
       </div>
       {person.touch === 'no' ? (
         <Text size="sm" fw={600}>
-          No hands.
+          {describeTouch(person.touch)}
         </Text>
       ) : null}
       {person.limits.length > 0 ? (
