@@ -18,7 +18,9 @@ async function openBench(page: Page, setup: string): Promise<void> {
   await page.goto(`${app.address}/readiness`)
   const href = await page.getByRole('link', { name: 'Ines Calder' }).getAttribute('href')
   await page.goto(`${app.address}/setups?student=${href?.split('/').at(-1) ?? ''}&setup=${setup}`)
+  // Drawing and numbers come as parts of their own, in either order.
   await expect(page.getByRole('heading', { name: 'Where things go' })).toBeVisible()
+  await expect(page.locator('[data-label]').first()).toBeAttached()
 }
 
 test('a setup is dragged, read, kept, asked about, switched to inches, compared, weighed and printed', async ({
