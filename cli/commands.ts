@@ -152,7 +152,6 @@ function printPosition({
   skeleton,
   wallX,
   rise,
-  facing: _facing,
   ...rest
 }: Position): Record<string, unknown> {
   const { legs, ...joints } = skeleton

@@ -16,23 +16,31 @@ mkdirSync(REPORTS, { recursive: true })
 
 await step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
 await step('types', 'npm', ['run', '--silent', 'types'])
-await step('lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
-await step('boundaries', 'npx', [
-  'depcruise',
-  '--config',
-  '.dependency-cruiser.cjs',
-  '--output-type',
-  'err',
-  'src',
-  'cli',
-])
-await step('dead code', 'npx', ['knip', '--no-progress'])
-await suite('units', 'jest.json', 'npx', ['jest', '--json', '--outputFile=reports/jest.json'], jestCounts)
+// Jest leaves a core free on two, so the linters run beside it.
+await Promise.all([linters(), units()])
 const built = await timed('build', ensureBuilt)
 add('build', built)
 if (built) await step('first load', 'node', ['scripts/first-load.mjs'])
 if (built) await suite('journeys', 'playwright.json', 'npx', ['playwright', 'test'], playwrightCounts)
 finish()
+
+async function linters() {
+  await step('lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
+  await step('boundaries', 'npx', [
+    'depcruise',
+    '--config',
+    '.dependency-cruiser.cjs',
+    '--output-type',
+    'err',
+    'src',
+    'cli',
+  ])
+  await step('dead code', 'npx', ['knip', '--no-progress'])
+}
+
+async function units() {
+  await suite('units', 'jest.json', 'npx', ['jest', '--json', '--outputFile=reports/jest.json'], jestCounts)
+}
 
 /** A step that either holds or does not: one count. */
 async function step(name, command, args) {

@@ -42,6 +42,8 @@ export const DIRECT_RATIO = {
   thumb: 0.037,
   /** Across the four knuckles (M16: 8–10 cm). */
   handBreadth: 0.05,
+  /** Round the upper arm above the elbow: 9 cm thick at 168 (props.md 5.2). */
+  armGirth: 0.168,
   /** Head with ears, side to side. */
   headWidth: 0.1,
 } as const

@@ -4,9 +4,9 @@ import type { Body, Reading } from './estimate'
 
 /** Flesh of one forearm, inner edge to inner edge of the bone line; props.md 2.2 gives 8 cm [6–11]. */
 const FOREARM_THICKNESS_CM = 8
-/** Upper-arm thickness where an elbow loop lies; props.md 5.2 gives 9 cm [7–14]. */
+/** Where an elbow loop lies; props.md 5.2 gives 9 cm [7–14] at any height. */
 const UPPER_ARM_THICKNESS_CM = 9
-/** Arm girth is not measured; 1.5 cm of thickness either way moves a loop by about 5 cm. */
+/** 1.5 cm of thickness either way moves a loop by about 5 cm. */
 const UPPER_ARM_THICKNESS_SD_CM = 1.5
 /** What is left over to pull by once a loop is closed; props.md 5.2. */
 const STRAP_TAIL_CM = 25
@@ -29,9 +29,14 @@ export function derivedLengths(body: Body): DerivedLengths {
   const { length } = body
   const seatedLeg = seatedLegOf(body)
   const jointWidth = jointWidthOf(body)
+  const armGirth = own(body, 'armGirth', {
+    valueCm: Math.PI * UPPER_ARM_THICKNESS_CM,
+    sdCm: Math.PI * UPPER_ARM_THICKNESS_SD_CM,
+    source: 'estimated',
+  })
   const elbowLoop: Reading = {
-    valueCm: 2 * jointWidth.valueCm + Math.PI * UPPER_ARM_THICKNESS_CM,
-    sdCm: Math.hypot(2 * jointWidth.sdCm, Math.PI * UPPER_ARM_THICKNESS_SD_CM),
+    valueCm: 2 * jointWidth.valueCm + armGirth.valueCm,
+    sdCm: Math.hypot(2 * jointWidth.sdCm, armGirth.sdCm),
     source: jointWidth.source,
   }
   return {
@@ -42,6 +47,7 @@ export function derivedLengths(body: Body): DerivedLengths {
     armReach: own(body, 'armReach', sum(length.upperArm, length.forearm, length.hand)),
     thumb: own(body, 'thumb', scaled(length.hand, DIRECT_RATIO.thumb / LENGTH_RATIO.hand)),
     handBreadth: own(body, 'handBreadth', scaled(length.hand, DIRECT_RATIO.handBreadth / LENGTH_RATIO.hand)),
+    armGirth,
     headWidth: byStature(body, 'headWidth'),
     handsAndKnees: sum(length.shank, length.ankleHeight, length.trunk),
     invertedHip: sum(length.upperArm, length.forearm, length.trunk),

@@ -50,6 +50,8 @@ export const STATURE_RANGE = { minCm: 120, maxCm: 220 } as const
 
 /** A measured length beyond this fraction of its estimate is taken for a wrong line, not a rare body. */
 const LENGTH_TOLERANCE = 0.35
+/** Arms of one length differ far more in girth: 7 to 14 cm thick at one stature. */
+const TOLERANCE: Partial<Record<DirectMeasure, number>> = { armGirth: 0.8 }
 
 /**
  * Every segment of a body from its stature, with measured lengths in place of estimates where given.
@@ -78,7 +80,7 @@ export function estimateBody(input: BodyInput): Result<Body, BodyRefusal> {
   for (const name of DIRECT_MEASURES) {
     const own = measured[name]
     if (own === undefined) continue
-    const range = plausibleLength(DIRECT_RATIO[name] * statureCm)
+    const range = plausibleLength(DIRECT_RATIO[name] * statureCm, TOLERANCE[name])
     if (!(own >= range.minCm && own <= range.maxCm))
       return refused({ code: 'length-implausible', segment: name, valueCm: own, ...range })
     direct[name] = own
@@ -117,6 +119,7 @@ const PARTS: Readonly<Record<DirectMeasure, readonly SegmentName[]>> = {
   jointWidth: [],
   thumb: [],
   handBreadth: [],
+  armGirth: [],
   headWidth: [],
 }
 
@@ -133,6 +136,6 @@ function spreadOver(length: Record<SegmentName, Reading>, parts: readonly Segmen
 }
 
 /** The span within which a measured length is believed, cm. */
-function plausibleLength(estimate: Cm): { minCm: Cm; maxCm: Cm } {
-  return { minCm: estimate * (1 - LENGTH_TOLERANCE), maxCm: estimate * (1 + LENGTH_TOLERANCE) }
+function plausibleLength(estimate: Cm, tolerance = LENGTH_TOLERANCE): { minCm: Cm; maxCm: Cm } {
+  return { minCm: estimate * (1 - tolerance), maxCm: estimate * (1 + tolerance) }
 }

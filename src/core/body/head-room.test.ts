@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { anyBody, bodyOf, must } from '@/testing/bodies'
 import { estimateBody } from './estimate'
+import { solveSetup } from '../setups/catalogue'
 import { CLEAR_MARGIN_CM, headRoom } from './head-room'
 
 it('by hand on 168 cm: 31.248 − 30.576 = 0.67, ± 2 √(1.25² + 1.22²) = 3.5', () => {
@@ -16,11 +17,23 @@ it('measured long arms answer yes, measured short ones ask for a lift', () => {
   expect(of(32.5, 29.5)).toBe('with-a-push')
   expect(of(27, 33)).toBe('raise-the-forearms')
 })
-it('what it asks to lay under the forearms clears the crown even at the worst end of the tape', () => {
+it('asks for what is lacking and 2 cm where the arms are shorter, for nothing where they are not', () => {
   fc.assert(
     fc.property(anyBody, (body) => {
-      const { clearCm, withinCm, raiseCm } = headRoom(body)
-      expect(clearCm - withinCm + 3 + raiseCm).toBeGreaterThanOrEqual(CLEAR_MARGIN_CM - 1e-9)
+      const { clearCm, raiseCm, answer } = headRoom(body)
+      if (clearCm < 0) expect(clearCm + raiseCm).toBeCloseTo(CLEAR_MARGIN_CM, 9)
+      else expect(raiseCm).toBe(0)
+      // What is laid is said, and nobody is sent to push through what no push can mend.
+      if (raiseCm > 0) expect(answer).toMatch(/raise|tape/)
     }),
+  )
+})
+it('the bench, the head base and the answer lay the same under the same forearms', () => {
+  fc.assert(
+    fc.property(anyBody, (body) => {
+      const base = must(solveSetup('SETUP-headbase', body))
+      expect(base.placements.find((p) => p.key === 'forearm-lift')?.valueCm).toBe(headRoom(body).raiseCm)
+    }),
+    { numRuns: 30 },
   )
 })

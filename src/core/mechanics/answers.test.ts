@@ -180,8 +180,37 @@ describe('arm balances and necks', () => {
     expect(range.max).toBeGreaterThan(range.value + 0.005)
     expect(range.max - range.min).toBeLessThan(0.05)
   })
-  it('head clearance before the push is 0.4 % of stature on average arms', () => {
-    expect(solve('forearm-stand-straight').headClearanceCm).toBeCloseTo(0.004 * 168, 6)
+  it('the crown hangs at elbow height and 0.4 % of stature above the floor on average arms', () => {
+    expect(solve('forearm-stand-straight').headClearanceCm).toBeCloseTo((0.018 + 0.004) * 168, 6)
+  })
+})
+
+describe('what statics leave open', () => {
+  it.each([
+    // By an independent reckoning: equal pushes along the floor up to half of what the lighter end carries.
+    ['dolphin', -0.11, 0.99],
+    ['high-plank', -0.59, 1.17],
+    ['down-dog-long', 0.72, 2.62],
+  ])(
+    '%s: floor friction alone moves the moment of the shoulders between %d and %d N·m/kg',
+    (id, low, high) => {
+      const { shoulderMomentNmPerKg: value, shoulderMomentWithin: within } = solve(id)
+      expect(Math.abs(within.min - low)).toBeLessThan(0.15)
+      expect(Math.abs(within.max - high)).toBeLessThan(0.15)
+      expect(value).toBeGreaterThan(within.min)
+      expect(value).toBeLessThan(within.max)
+    },
+  )
+  it('turning the body round turns no sign: nearer the wall the arms of a right angle must push open more', () => {
+    const at = (handDistanceCm: number): number =>
+      solve('right-angle-hands', { handDistanceCm, kneeBendDeg: 40 }).shoulderMomentNmPerKg
+    expect(at(76)).not.toBeCloseTo(at(95), 2)
+    expect(Math.sign(at(76))).toBe(Math.sign(solve('press-start').shoulderMomentNmPerKg))
+  })
+  it('nothing presses a resting body down: no contact of a right angle or a plough carries more than the whole', () => {
+    for (const id of ['right-angle-hands', 'right-angle-forearms', 'plough-wall', 'handstand-heels-on-wall'])
+      for (const { part, share } of solve(id).contacts)
+        expect([id, part, share.max <= 1 + 1e-9]).toEqual([id, part, true])
   })
 })
 

@@ -212,8 +212,8 @@ export const BESIDE: readonly Beside[] = [
   {
     faultId: 'FT-seat-low',
     position: 'seated-lift',
-    right: { roundingDeg: 40 },
-    wrong: { roundingDeg: 0, hipFlexionDeg: 90 },
+    right: { roundingDeg: 40, blockHeightCm: 15 },
+    wrong: { roundingDeg: 0, blockHeightCm: 15 },
     sign: SEAT,
   },
   { faultId: 'FT-crow-elbow-splay', position: 'crow', wrong: { elbowBendDeg: 105 }, sign: ELBOW },

@@ -42,6 +42,27 @@ export function jointMomentFromFloor(
   return newtonMetres(gravity + contactMoment(contacts, joint))
 }
 
+/**
+ * Least and most of the moment at a joint of the arm, as far as horizontal forces that statics leave open move it.
+ * @param value the working figure, N·m per kg
+ */
+export function momentRange(
+  value: number,
+  joint: Point,
+  contacts: readonly Contact[],
+): { readonly min: number; readonly max: number } {
+  let [min, max] = [value, value]
+  for (const { atCm, horizontalShare } of contacts) {
+    const lever = joint.y - atCm.y
+    const ends = [horizontalShare.min, horizontalShare.max].map((end) =>
+      newtonMetres(lever * (end - horizontalShare.value)),
+    )
+    min += Math.min(...ends)
+    max += Math.max(...ends)
+  }
+  return { min, max }
+}
+
 function contactMoment(contacts: readonly Contact[], about: Point): number {
   let sum = 0
   for (const { atCm, share, horizontalShare } of contacts)

@@ -54,3 +54,9 @@ export function degrees(rad: number): number {
 export function tiltOf(a: Point, b: Point): number {
   return degrees(Math.atan2(b.x - a.x, b.y - a.y))
 }
+
+/** The turn from one tilt to another, degrees, between −180 and 180. */
+export function turnBetween(fromDeg: number, toDeg: number): number {
+  const deg = toDeg - fromDeg
+  return deg - 360 * Math.round(deg / 360)
+}

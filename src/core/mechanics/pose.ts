@@ -1,5 +1,5 @@
 import type { Body } from '../body/estimate'
-import { direction, rise, type Point } from './point'
+import { direction, rise, tiltOf, type Point } from './point'
 import { crownInLine, footInAir, RIBCAGE_FRACTION, straightWaist, type Leg, type Skeleton } from './skeleton'
 
 /** Which side the back is on, looking along the trunk from shoulder to hip: 1 to the right (face down or upside down with the back to the wall), −1 to the left. */
@@ -71,23 +71,44 @@ export function legAlong(
   return { knee, ...footInAir(body, ankle, direction(knee, ankle), facing === 1 ? -1 : 1) }
 }
 
+/** The elbow joint lies this high when the elbow rests on the floor, as a fraction of stature; the wrist lower. */
+export const ELBOW_HEIGHT = 0.018
+export const WRIST_HEIGHT = 0.012
+
+/** Elbow joint to the foot of the plumb line through the wrist, of a forearm that rests on the floor, cm. */
+function forearmAlongFloor(body: Body): number {
+  return Math.sqrt(body.length.forearm.valueCm ** 2 - ((ELBOW_HEIGHT - WRIST_HEIGHT) * body.statureCm) ** 2)
+}
+
+/** Elbow, wrist and fingertip of forearms that rest on the floor. @param pointing 1 with the fingers towards the wall */
+export function restingForearms(
+  body: Body,
+  pointing: Facing = 1,
+): Pick<Skeleton, 'elbow' | 'wrist' | 'fingertip'> {
+  const along = forearmAlongFloor(body)
+  const y = WRIST_HEIGHT * body.statureCm
+  return {
+    elbow: { x: 0, y: ELBOW_HEIGHT * body.statureCm },
+    wrist: { x: pointing * along, y },
+    fingertip: { x: pointing * (along + body.length.hand.valueCm), y },
+  }
+}
+
 /**
- * Forearms on the floor, elbow at the origin, shoulder over it with a lean towards the wall.
- * @param forearmTiltDeg 90 flat on the floor, 0 up a wall
+ * Forearms on the floor, elbow over the origin, shoulder over it with a lean towards the wall.
+ * @param forearmTiltDeg where they do not rest on the floor: 0 is straight up a wall
  */
 export function armsOnForearms(
   body: Body,
   shoulderLeanDeg: number,
-  forearmTiltDeg = 90,
+  forearmTiltDeg?: number,
 ): Pick<Skeleton, 'elbow' | 'wrist' | 'fingertip' | 'shoulder'> {
-  const elbow = { x: 0, y: 0 }
+  const resting = restingForearms(body)
+  const { elbow } = resting
+  const shoulder = rise(elbow, body.length.upperArm.valueCm, shoulderLeanDeg)
+  if (forearmTiltDeg === undefined) return { ...resting, shoulder }
   const wrist = rise(elbow, body.length.forearm.valueCm, forearmTiltDeg)
-  return {
-    elbow,
-    wrist,
-    fingertip: rise(wrist, body.length.hand.valueCm, forearmTiltDeg),
-    shoulder: rise(elbow, body.length.upperArm.valueCm, shoulderLeanDeg),
-  }
+  return { elbow, wrist, fingertip: rise(wrist, body.length.hand.valueCm, forearmTiltDeg), shoulder }
 }
 
 /** Straight arms on flat hands, wrist crease at the origin. */
@@ -114,6 +135,23 @@ export function armLength(body: Body): number {
 /** Length of a straight leg, hip to ankle, cm. */
 export function legLength(body: Body): number {
   return body.length.thigh.valueCm + body.length.shank.valueCm
+}
+
+/** The crown of a head lifted out of the line of the ribs, towards the back. */
+export function headLifted(body: Body, shoulder: Point, waist: Point, liftDeg: number): Point {
+  return rise(shoulder, body.length.headNeck.valueCm, tiltOf(waist, shoulder) - liftDeg)
+}
+
+/** How near a hanging head comes to the wall, as a fraction of stature. */
+const HEAD_FROM_WALL = 0.006
+
+/** The crown in line with the ribs; where the wall is in the way the head hangs, as it does between the arms. */
+export function headBeforeWall(body: Body, { shoulder, crown }: Trunk, wallX: number | null): Point {
+  const reach = wallX === null ? Infinity : wallX - HEAD_FROM_WALL * body.statureCm - shoulder.x
+  if (crown.x - shoulder.x <= reach) return crown
+  const length = body.length.headNeck.valueCm
+  const ahead = Math.max(0, reach)
+  return { x: shoulder.x + ahead, y: shoulder.y - Math.sqrt(length ** 2 - ahead ** 2) }
 }
 
 /** All joints together. @param crown where the head does not follow the ribs */

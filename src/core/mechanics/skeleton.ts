@@ -107,27 +107,31 @@ export function centreOf(parts: readonly Particle[]): Point {
   return { x: x / total, y: y / total }
 }
 
-/** The same figure turned to face the other way. */
-export function mirrored(skeleton: Skeleton): Skeleton {
-  const flip = ({ x, y }: Point): Point => ({ x: -x, y })
+/** The same figure with every joint carried along; legs that are one stay one. */
+export function mapJoints(skeleton: Skeleton, move: (at: Point) => Point): Skeleton {
   const { crown, shoulder, waist, hip, elbow, wrist, fingertip, legs } = skeleton
   const leg = (l: Leg): Leg => ({
-    knee: flip(l.knee),
-    ankle: flip(l.ankle),
-    heel: flip(l.heel),
-    toe: flip(l.toe),
+    knee: move(l.knee),
+    ankle: move(l.ankle),
+    heel: move(l.heel),
+    toe: move(l.toe),
   })
   const first = leg(legs[0])
   return {
-    crown: flip(crown),
-    shoulder: flip(shoulder),
-    waist: flip(waist),
-    hip: flip(hip),
-    elbow: flip(elbow),
-    wrist: flip(wrist),
-    fingertip: flip(fingertip),
+    crown: move(crown),
+    shoulder: move(shoulder),
+    waist: move(waist),
+    hip: move(hip),
+    elbow: move(elbow),
+    wrist: move(wrist),
+    fingertip: move(fingertip),
     legs: [first, legs[0] === legs[1] ? first : leg(legs[1])],
   }
+}
+
+/** The same figure turned to face the other way. */
+export function mirrored(skeleton: Skeleton): Skeleton {
+  return mapJoints(skeleton, ({ x, y }) => ({ x: -x, y }))
 }
 
 /** The waist of a trunk without a bend. */

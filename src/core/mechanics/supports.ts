@@ -15,10 +15,8 @@ export type Carried = { readonly contacts: readonly Contact[]; readonly balanced
  */
 export function carry(centre: Point, supports: Supports): Carried {
   const nominal = workingFigure(centre, supports)
-  return {
-    contacts: withRanges(centre, supports, nominal.contacts, nominal.balanced),
-    balanced: nominal.balanced,
-  }
+  const ranged = withRanges(centre, supports, nominal.contacts, nominal.balanced)
+  return { contacts: gripped(supports, ranged), balanced: nominal.balanced }
 }
 
 type Working = { part: ContactPart; atCm: Point; share: number; horizontalShare: number }
@@ -93,6 +91,48 @@ function spread(group: PatchGroup, load: number, at: number, into: Working[]): b
   contact(a, p, load * (1 - share))
   contact(b, q, load * share)
   return Math.abs(p * (1 - share) + q * share - at) < 1e-6
+}
+
+/** Two supports on the floor can push at each other as hard as the lighter one grips, as a share of its load. */
+const FLOOR_GRIP = 0.5
+
+/**
+ * Hands and feet on one floor may draw together or push apart, and statics do not say which: the horizontal force of each
+ * lies anywhere within the grip of the lighter one, and where one stands higher their shares move with it.
+ */
+function gripped({ groups: [first, second], wall, given }: Supports, contacts: Contact[]): Contact[] {
+  if (!second || wall || given) return contacts
+  const ends = [first.patches.length, second.patches.length]
+  const sides = [contacts.slice(0, ends[0]), contacts.slice(ends[0])]
+  const carried = sides.map((side) => side.reduce((sum, { share }) => sum + share.value, 0))
+  const grip = FLOOR_GRIP * Math.min(...carried)
+  const [low, high] = [placeOf(sides[0]), placeOf(sides[1])]
+  const shift = (grip * Math.abs(high.y - low.y)) / Math.abs(high.x - low.x)
+  return sides.flatMap((side, i) =>
+    side.map((contact) => {
+      // Of a pair that carries together each takes its part of the grip.
+      const part = carried[i] ? contact.share.value / carried[i] : 0
+      const { share, horizontalShare: across } = contact
+      return {
+        ...contact,
+        share: {
+          value: share.value,
+          min: Math.max(0, share.min - shift * part),
+          max: share.max + shift * part,
+        },
+        horizontalShare: {
+          value: across.value,
+          min: across.min - grip * part,
+          max: across.max + grip * part,
+        },
+      }
+    }),
+  )
+}
+
+/** Where a group of contacts stands: the heaviest of them. */
+function placeOf(side: readonly Contact[] = []): Point {
+  return side.reduce((a, b) => (b.share.value > a.share.value ? b : a)).atCm
 }
 
 /** What one contact carries at a corner, and the least and most over all corners so far. */
@@ -191,7 +231,8 @@ function widen(
     return
   }
   const height = wall.at.y - anchorY
-  const cone = (wall.friction > 0 ? [wall.friction, -wall.friction] : [0]).map((rub) => ({
+  // What rests on a wall is held up by its rubbing, never pressed down by it.
+  const cone = (wall.friction > 0 ? [wall.friction, 0] : [0]).map((rub) => ({
     on: atWall,
     lift: rub,
     moment: rub * wall.at.x + height,
@@ -205,11 +246,11 @@ function widen(
   // At the hardest push the rubbing is still free, or at one of its own ends.
   const mostRub = wall.friction * MOST_PUSH
   const atMost = moment - MOST_PUSH * height
-  const rubbing: Ray[] = [1, -1].map((up) => ({ on: atWall, lift: up, moment: up * wall.at.x, across: 0 }))
+  const rubbing: Ray[] = [{ on: atWall, lift: 1, moment: wall.at.x, across: 0 }]
   pairs([...floor, ...rubbing], load, atMost, (r, a, s, b) => {
     if (onWall(r, a, s, b) <= mostRub + EDGE) corner(r, a, s, b, MOST_PUSH, 0)
   })
-  for (const rub of [mostRub, -mostRub])
+  for (const rub of [mostRub, 0])
     pairs(floor, load - rub, atMost - rub * wall.at.x, (r, a, s, b) => corner(r, a, s, b, MOST_PUSH, rub))
 }
 

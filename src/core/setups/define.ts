@@ -1,5 +1,6 @@
 import { derivedLengths } from '../body/derived'
 import type { Reading } from '../body/estimate'
+import { CLEAR_MARGIN_CM, forearmLift } from '../body/head-room'
 import { fillParameters } from '../mechanics/parameters'
 import type { Position } from '../mechanics/position'
 import { solvePosition } from '../mechanics/positions/catalogue'
@@ -57,7 +58,10 @@ export function defineSetup<T = undefined>({ id, options = [], choose, poses, pl
       const figures =
         start === target
           ? [figureOf(target.value, 'target')]
-          : [figureOf(start.value, 'start'), figureOf(target.value, 'target')]
+          : [
+              figureOf(start.value, 'start', wallShift(start.value, target.value)),
+              figureOf(target.value, 'target'),
+            ]
       return ok({
         id,
         body,
@@ -67,7 +71,11 @@ export function defineSetup<T = undefined>({ id, options = [], choose, poses, pl
         placements: draft.placements,
         props: withBill(draft.props ?? [], entry.bill),
         steps: draft.steps,
-        warnings: [...(draft.warnings ?? []), ...unusual(options, filled.value)],
+        warnings: [
+          ...(draft.warnings ?? []),
+          ...headWarning([start.value, target.value]),
+          ...unusual(options, filled.value),
+        ],
         less: entry.less,
         more: entry.more,
         scene: sceneFrom(target.value, {
@@ -82,6 +90,11 @@ export function defineSetup<T = undefined>({ id, options = [], choose, poses, pl
   }
 }
 
+/** How far a start that leans on its own wall is moved so that both figures stand before one wall, cm. */
+function wallShift(start: Position, target: Position): number {
+  return start.wallX === null || target.wallX === null ? 0 : target.wallX - start.wallX
+}
+
 function withBill(
   known: readonly SetupProp[],
   bill: readonly { prop: string; count: number; optional: boolean }[],
@@ -90,6 +103,22 @@ function withBill(
   const rest = bill.filter(({ prop, optional }) => !optional && !named.has(prop))
   return [...known, ...rest.map(({ prop, count }) => ({ kind: prop, count, detail: [] }))]
 }
+
+/**
+ * Arms too short to carry the head in this shape: how far it is short, and what the proportions ask under the forearms
+ * (M14), never less than the shortfall.
+ */
+function headWarning(shapes: readonly Position[]): SetupWarning[] {
+  const onForearms = shapes.filter(({ contacts }) => contacts.some(({ part }) => part === 'forearms'))
+  const shortCm = -Math.min(0, ...onForearms.map((shape) => shape.headClearanceCm))
+  const [shape] = onForearms
+  if (!shape || shortCm < SAME_CM) return []
+  const liftCm = Math.max(shortCm + CLEAR_MARGIN_CM, forearmLift(shape.body).valueCm)
+  return [{ code: 'head-on-floor', faultId: 'FT-head-drop', numbers: { shortCm, liftCm } }]
+}
+
+/** A difference that no tape shows. */
+const SAME_CM = 0.1
 
 /** A fault that the practice names for a measure past its usual span. */
 function unusual(options: readonly SetupOption[], values: Readonly<Record<string, number>>): SetupWarning[] {
@@ -115,7 +144,7 @@ type PlaceOptions = {
   give?: number
   fingers?: FingerDirection
   method?: string
-  way?: readonly [measure: string, withinCm: number, numbers?: BodyWay['numbers']]
+  way?: readonly [measure: string, withinCm: number, numbers?: BodyWay['numbers']] | undefined
 }
 
 /** By feel, distances on the floor may move this far (props.md 5.3). */

@@ -1,4 +1,4 @@
-import { armLoad } from '../mechanics/position'
+import { armLoad, type Position } from '../mechanics/position'
 import type { SetupSolution } from './setup'
 
 /** Figures by which two setups, two measures or two people are laid side by side. */
@@ -19,9 +19,9 @@ export function figuresOf({ start, target }: SetupSolution): SetupFigure[] {
     ...figure('arm-load', 'share', armLoad(target).value),
     ...figure('crown-most', 'share', crown ? crown.share.max : null),
     ...figure('wall-push', 'share', wall ? Math.abs(wall.horizontalShare.value) : null),
-    ...figure('shoulder-moment', 'NmPerKg', Math.abs(target.shoulderMomentNmPerKg)),
+    ...figure('shoulder-moment', 'NmPerKg', knownMoment(target)),
     ...figure('trunk-lean', 'deg', target.angles.trunkLeanDeg),
-    ...figure('arch', 'deg', target.angles.archDeg),
+    ...figure('arch', 'deg', Math.max(0, target.angles.archDeg)),
     ...figure('hip-fold', 'deg', target.angles.hipFlexionDeg),
     ...figure('plumb-room', 'cm', Math.min(target.margin.forwardCm, target.margin.backCm)),
     ...figure('head-clear', 'cm', target.headClearanceCm),
@@ -29,6 +29,11 @@ export function figuresOf({ start, target }: SetupSolution): SetupFigure[] {
     ...figure('kick-energy', 'JPerKg', start.rise?.energyJPerKg),
     ...figure('fall-time', 's', target.timeConstantS),
   ]
+}
+
+/** The work of the shoulders, where pushing along floor or wall cannot turn it round; else nobody knows it. */
+function knownMoment({ shoulderMomentNmPerKg, shoulderMomentWithin: { min, max } }: Position): number | null {
+  return min * max > 0 ? Math.abs(shoulderMomentNmPerKg) : null
 }
 
 export type Compared = {

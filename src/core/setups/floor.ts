@@ -4,7 +4,7 @@ import { ok } from '../result'
 import { defineSetup, placement } from './define'
 import { across, box, chair, upright } from './scene'
 import { step, type Setup } from './setup'
-import { handWidth, option, strapFor, strapLoop } from './shared'
+import { handWidth, option, ownLength, strapFor, strapLoop } from './shared'
 import { handsFromAbove } from './top-view'
 
 /** Floor that must be clear round a body, cm (progressions.md 8: arm's span, 1 m each side). */
@@ -131,7 +131,7 @@ const fallZone = defineSetup({
     placements: [
       placement('clear-radius', 'clear-floor', body.statureCm + FALL_ROOM_CM, {
         give: 20,
-        way: ['own-height-lying', 10],
+        way: ownLength(body, body.statureCm + FALL_ROOM_CM),
       }),
     ],
     steps: [step('lie-down-and-mark'), step('nobody-walks-behind'), step('cushions-beyond-fingers')],
@@ -149,7 +149,7 @@ const landing = defineSetup({
         placement('padded-length', 'prop-edge', long + 20, {
           sdCm: 0.04 * body.statureCm,
           give: 20,
-          way: ['own-height-lying', 10],
+          way: ownLength(body, long + 20),
         }),
         placement('mid-line', 'elbow', 0, { give: 5 }),
       ],

@@ -171,7 +171,7 @@ const raised = defineSetup({
         width,
         placement('feet-back', 'ball-of-foot', back, {
           sdCm: 3,
-          from: 80,
+          from: Math.min(80, back),
           to: 110,
           way: [
             'M15',
@@ -196,7 +196,7 @@ const raised = defineSetup({
 
 /** Feet behind the elbows so that the trunk comes near to level: 80–110 cm by height (progressions.md 8). */
 function feetBack(statureCm: number): number {
-  return Math.min(110, Math.max(80, 0.56 * statureCm))
+  return Math.min(110, 0.56 * statureCm)
 }
 
 const corner = defineSetup<HandBlock>({

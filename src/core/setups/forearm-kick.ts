@@ -7,6 +7,7 @@ import { across, box } from './scene'
 import { step, type Pose, type Setup, type SetupGiven } from './setup'
 import {
   archWarning,
+  byBreadths,
   elbowWidth,
   KICK_FEET,
   option,
@@ -17,14 +18,17 @@ import {
 } from './shared'
 import { forearmsFromAbove, slab } from './top-view'
 
-const KICK_OPTIONS = [KICK_FEET, option.kneeBend, option.arch]
+const KICK_OPTIONS = [KICK_FEET, option.kneeBend, option.arch, option.gaze]
 
 const kickPoses = (o: Parameters, fingertipGapCm: number): { start: Pose; target: Pose } => ({
   start: [
     'forearm-stand-kick-start',
     { fingertipGapCm, toeDistanceCm: read(o, 'toeDistanceCm'), kneeBendDeg: read(o, 'kneeBendDeg') },
   ],
-  target: ['forearm-stand-heels-on-wall', { fingertipGapCm, archShare: read(o, 'archShare') }],
+  target: [
+    'forearm-stand-heels-on-wall',
+    { fingertipGapCm, archShare: read(o, 'archShare'), gazeDeg: read(o, 'gazeDeg') },
+  ],
 })
 
 /** Laying the forearm down finds elbow to wall to within this, cm (M11). */
@@ -43,7 +47,7 @@ function kickPlacements(
       from,
       to,
       fingers: 'towards-wall',
-      way: ['hand-breadths', 1.5, { breadths: gapCm / lengths.handBreadth.valueCm }],
+      way: byBreadths(gapCm, lengths, 1.5),
     }),
     placement(
       'elbow-to-wall',
@@ -123,6 +127,21 @@ export function kick({
 /** Block to wall, cm (progressions.md 8): usual 10, 5–30; past 15 only for hops and taps, never for a hold. */
 const BLOCK_GAP = { usualCm: 10, minCm: 5, maxCm: 30, holdMaxCm: 15, reboundBelowCm: 7 } as const
 
+/** The edge of a block that is as long as the gap, where one nearly is. */
+function byBlockEdge(
+  gapCm: number,
+  { longCm, wideCm, thickCm }: HandBlock['block'],
+): readonly [measure: string, withinCm: number, numbers: { edgeCm: number }] | undefined {
+  const off = (edge: number): number => Math.abs(edge - gapCm)
+  const edgeCm = [thickCm, wideCm, longCm].reduce((a, b) => (off(b) < off(a) ? b : a))
+  return off(edgeCm) > BLOCK_EDGE_MOST_OFF_CM
+    ? undefined
+    : ['block-thickness', BLOCK_EDGE_ERROR_CM + off(edgeCm), { edgeCm }]
+}
+
+/** An edge further off than this shows another distance. */
+const BLOCK_EDGE_MOST_OFF_CM = 2
+
 /** How far off a mark laid by eye against a block's edge usually is, cm. */
 const BLOCK_EDGE_ERROR_CM = 1
 
@@ -160,7 +179,7 @@ export const kickBlock = defineSetup<HandBlock & { fingertipGapCm: number; elbow
           from: BLOCK_GAP.minCm,
           to: BLOCK_GAP.holdMaxCm,
           fingers: 'towards-wall',
-          way: ['block-thickness', BLOCK_EDGE_ERROR_CM, { gapCm }],
+          way: byBlockEdge(gapCm, block),
         }),
         placement('elbow-to-wall', 'elbow', elbowToWallCm, {
           sdCm: Math.hypot(forearm.sdCm, hand.sdCm / 2),

@@ -1,14 +1,11 @@
-import { derivedLengths } from '../body/derived'
-import type { Body } from '../body/estimate'
 import { read } from '../mechanics/parameters'
-import { lowestStack, type Stack } from '../props/stack'
-import { ok, refused } from '../result'
 import { defineSetup, placement } from './define'
-import { across, box, upright } from './scene'
+import { across, upright } from './scene'
 import { step, type Setup } from './setup'
-import { elbowWidth, option } from './shared'
-import { forearmsFromAbove, slab } from './top-view'
+import { byBreadths, elbowWidth, option } from './shared'
+import { forearmsFromAbove } from './top-view'
 import { FAR, kick, kickBlock } from './forearm-kick'
+import { stackBack } from './upper-back-stack'
 
 const rightAngle = defineSetup({
   id: 'SETUP-wall-l-forearm',
@@ -120,7 +117,7 @@ const chest = defineSetup({
           fingers: 'away-from-wall',
           from: 20,
           to: 30,
-          way: ['hand-breadths', 3, { breadths: end / lengths.handBreadth.valueCm }],
+          way: byBreadths(end, lengths, 3),
         }),
         elbowWidth(lengths),
       ],
@@ -131,128 +128,6 @@ const chest = defineSetup({
         step('stop-while-return-is-easy'),
       ],
       dimensions: [across('elbow-line-end', 0, end)],
-    }
-  },
-})
-
-/** Crown above the floor that a head-free forearm support must leave, cm (progressions.md 8). */
-const CROWN_CLEAR_CM = 2
-
-/** A usual block, cm. */
-const LONG_CM = 23
-
-/** The base block stands a hand's breadth off the wall, 5 to 12 cm (progressions.md 8). */
-const usualOverlap = (body: Body): number =>
-  LONG_CM - Math.min(12, Math.max(5, derivedLengths(body).handBreadth.valueCm))
-
-const stackBack = defineSetup<{ lift: Stack; wallToFaceCm: number; baseGapCm: number }>({
-  id: 'SETUP-wall-stack-upper-back',
-  options: [
-    option.cm('extraHeightCm', 'Stack higher by', 0, 15, 0),
-    option.cm('overlapCm', 'Upper blocks resting on the base block', 0, 23, usualOverlap, {
-      usualFrom: 7.5,
-      below: 'FT-stack-misplaced',
-    }),
-    option.deg('hipFlexionDeg', 'Hip fold', 0, 110, 85),
-  ],
-  choose: ({ body, o, stock }) => {
-    if (stock.blocks.length < 3)
-      return refused({ code: 'no-blocks', needed: 3, inStock: stock.blocks.length })
-    const [block] = stock.blocks
-    const least = (block?.wideCm ?? 0) / 2
-    const overlap = read(o, 'overlapCm')
-    if (overlap < least) return refused({ code: 'rig-without-overlap', overlapCm: overlap, leastCm: least })
-    // The crown hangs between the arms: short upper arms need something under the forearms.
-    const short = body.length.headNeck.valueCm + CROWN_CLEAR_CM - body.length.upperArm.valueCm
-    const lift = lowestStack(Math.max(0, short), [], stock.slabs, { most: 4 })
-    if (!lift)
-      return refused({
-        code: 'stack-too-low',
-        neededCm: short,
-        reachedCm: stock.slabs.reduce((a, b) => a + b, 0),
-      })
-    return ok({
-      lift,
-      wallToFaceCm: block?.longCm ?? 23,
-      // What lies on the base block and what is left to the wall make the length of a block.
-      baseGapCm: Math.max(0, (block?.longCm ?? LONG_CM) - overlap),
-    })
-  },
-  poses: ({ body, o }, { lift }) => ({
-    target: [
-      'forearm-stand-back-on-stack',
-      {
-        forearmLiftCm: lift.heightCm,
-        hipFlexionDeg: read(o, 'hipFlexionDeg'),
-        stackDistanceCm: 0.18 * body.statureCm,
-      },
-    ],
-  }),
-  place: ({ body, lengths, o, stock, target, chosen }) => {
-    const face = target.wallX ?? 0
-    const { thickCm = 10, longCm = 23, wideCm = 15 } = stock.blocks[0] ?? {}
-    const wallX = face + longCm
-    const high = thickCm + 2 * wideCm + read(o, 'extraHeightCm')
-    const { headNeck, upperArm } = body.length
-    const clear = target.skeleton.crown.y
-    return {
-      placements: [
-        placement(
-          'base-block-gap',
-          'block-face',
-          { ...lengths.handBreadth, valueCm: chosen.baseGapCm },
-          { from: 5, to: 12, way: ['hand-breadths', 1, { breadths: 1 }] },
-        ),
-        placement('stack-height', 'prop-top', high, { give: 3, way: ['blades-rest', 2] }),
-        placement('elbow-to-stack', 'elbow', face, {
-          sdCm: upperArm.sdCm,
-          give: 4,
-          way: ['back-meets-stack', 3],
-        }),
-        placement('forearm-lift', 'prop-top', chosen.lift.heightCm, {
-          sdCm: Math.hypot(headNeck.sdCm, upperArm.sdCm),
-          give: 1,
-          way: ['M14', 1],
-        }),
-        placement('crown-clearance', 'crown', Math.max(CROWN_CLEAR_CM, clear), {
-          from: CROWN_CLEAR_CM,
-          give: 3,
-          way: ['M12', 1],
-        }),
-        elbowWidth(lengths),
-      ],
-      props: [{ kind: 'block', count: 3, face: 'side', detail: [thickCm, wideCm, wideCm] }],
-      steps: [
-        step('base-block-off-wall', { gapCm: chosen.baseGapCm }),
-        step('two-blocks-flush'),
-        step('press-test-stack'),
-        step('elbows-at-width', { widthCm: lengths.jointWidth.valueCm }),
-        step('raise-forearms', { liftCm: chosen.lift.heightCm }),
-        step('crown-gap-by-hand', { clearCm: CROWN_CLEAR_CM }),
-        step('lean-back-then-legs'),
-      ],
-      warnings:
-        clear < CROWN_CLEAR_CM
-          ? [
-              {
-                code: 'crown-too-low',
-                faultId: 'FT-head-load-hidden',
-                numbers: { clearCm: clear, leastCm: CROWN_CLEAR_CM },
-              },
-            ]
-          : [],
-      outlines: [
-        box('block', wallX - chosen.baseGapCm - wideCm, 0, wideCm, thickCm),
-        box('block', face, thickCm, longCm, wideCm),
-        box('block', face, thickCm + wideCm, longCm, wideCm),
-      ],
-      dimensions: [across('elbow-to-stack', 0, face)],
-      wallX,
-      top: forearmsFromAbove(body, {
-        elbowsCm: lengths.jointWidth.valueCm,
-        props: [slab('block', face, longCm, 0, 10)],
-        wallX,
-      }),
     }
   },
 })

@@ -4,7 +4,7 @@ import { read } from '../mechanics/parameters'
 import { defineSetup, placement } from './define'
 import { across } from './scene'
 import { step } from './setup'
-import { handWidth, option } from './shared'
+import { byBreadths, handWidth, option } from './shared'
 import { handsFromAbove } from './top-view'
 
 /** Hips above the hands with arms and trunk in one line, cm. */
@@ -89,7 +89,7 @@ export const chest = defineSetup({
           from: 10,
           to: 40,
           fingers: 'away-from-wall',
-          way: ['hand-breadths', 2, { breadths: end / lengths.handBreadth.valueCm }],
+          way: byBreadths(end, lengths, 2),
         }),
         handWidth(lengths),
       ],

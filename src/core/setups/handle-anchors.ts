@@ -65,6 +65,7 @@ export const HELD_BY: readonly {
     axis: 'x',
     by: ['shoulder'],
   },
+  { keys: ['gazeDeg'], axis: 'x', by: ['crown'] },
   { keys: ['archShare'], axis: 'x', by: ['waist', 'hip'] },
   { keys: ['trunkDeg', 'hipBendDeg', 'hipFlexionDeg', 'thighDeg'], axis: 'x', by: ['hip', 'knee'] },
   { keys: ['elbowBendDeg', 'elbowDeg', 'armsForwardDeg', 'armsDeg'], axis: 'x', by: ['elbow'] },

@@ -6,7 +6,16 @@ import { ok, refused } from '../result'
 import { defineSetup, placement } from './define'
 import { across, box } from './scene'
 import { step, type Pose, type Setup, type SetupGiven } from './setup'
-import { archWarning, HAND_KICK_FEET, handWidth, option, strapFor, strapLoop, walkIn } from './shared'
+import {
+  archWarning,
+  byBreadths,
+  HAND_KICK_FEET,
+  handWidth,
+  option,
+  strapFor,
+  strapLoop,
+  walkIn,
+} from './shared'
 import { handsFromAbove, slab } from './top-view'
 
 type Kick = {
@@ -24,7 +33,10 @@ function kickPoses(start: string, gapCm: number, o: Parameters): { start: Pose; 
   const feet: Parameters = o.toeDistanceCm === undefined ? {} : { toeDistanceCm: o.toeDistanceCm }
   return {
     start: start === 'handstand-kick-start' ? [start, { fingertipGapCm: gapCm, ...feet }] : [start],
-    target: ['handstand-heels-on-wall', { fingertipGapCm: gapCm, archShare: o.archShare ?? 0 }],
+    target: [
+      'handstand-heels-on-wall',
+      { fingertipGapCm: gapCm, archShare: o.archShare ?? 0, gazeDeg: o.gazeDeg ?? 0 },
+    ],
   }
 }
 
@@ -42,9 +54,7 @@ export function kickPlacements(
       from,
       to,
       fingers: 'towards-wall',
-      way: byHand
-        ? ['M6', 2, { hands: gapCm / hand.valueCm }]
-        : ['hand-breadths', 1.5, { breadths: gapCm / lengths.handBreadth.valueCm }],
+      way: byHand ? ['M6', 2, { hands: gapCm / hand.valueCm }] : byBreadths(gapCm, lengths, 1.5),
     }),
     placement(
       'wrist-to-wall',
@@ -73,6 +83,7 @@ export function kick({
       option.gap(min, max, usual, from, to, faults),
       ...(start === 'handstand-kick-start' ? [HAND_KICK_FEET] : []),
       option.arch,
+      option.gaze,
     ],
     poses: ({ o }) => kickPoses(start, read(o, 'fingertipGapCm'), o),
     place: (given) => {
@@ -211,7 +222,7 @@ export const kickBolster = defineSetup({
   ],
   poses: ({ body, o }) => {
     const toBolster = read(o, 'pastWristsCm') + SKULL_BACK * body.statureCm
-    const gap = Math.max(0, toBolster + BOLSTER_CM.thickCm - body.length.hand.valueCm)
+    const gap = Math.max(0, toBolster + BOLSTER_CM.wideCm - body.length.hand.valueCm)
     return kickPoses('handstand-kick-start', gap, o)
   },
   place: (given) => {
@@ -227,27 +238,25 @@ export const kickBolster = defineSetup({
           fingers: 'towards-wall',
           way: ['M19', 2],
         }),
-        placement('wrist-to-wall', 'heel-of-hand', toBolster + BOLSTER_CM.thickCm, {
+        placement('wrist-to-wall', 'heel-of-hand', toBolster + BOLSTER_CM.wideCm, {
           give: 3,
           fingers: 'towards-wall',
         }),
         handWidth(lengths),
       ],
       steps: [
-        step('bolster-upright-at-wall'),
+        step('bolster-upright-at-wall', { faceCm: BOLSTER_CM.thickCm }),
         step('hands-so-skull-meets', { toBolsterCm: toBolster }),
         step('skull-touches-shoulders-over', { pastCm: read(o, 'pastWristsCm') }),
         step('lead-leg-up-hands'),
         step('heels-arrive-quietly'),
       ],
-      outlines: [box('bolster', wallX - BOLSTER_CM.thickCm, 0, BOLSTER_CM.thickCm, BOLSTER_CM.longCm)],
-      dimensions: [
-        across('wrist-to-bolster', 0, wallX - BOLSTER_CM.thickCm),
-        across('wrist-to-wall', 0, wallX, 2),
-      ],
+      // Its narrow side faces the room, so that it stands between the hands and not on the fingers.
+      outlines: [box('bolster', toBolster, 0, BOLSTER_CM.wideCm, BOLSTER_CM.longCm)],
+      dimensions: [across('wrist-to-bolster', 0, toBolster), across('wrist-to-wall', 0, wallX, 2)],
       top: handsFromAbove(body, lengths.jointWidth.valueCm, {
         wallX,
-        props: [slab('bolster', wallX - BOLSTER_CM.thickCm, BOLSTER_CM.thickCm, 0, BOLSTER_CM.wideCm)],
+        props: [slab('bolster', toBolster, BOLSTER_CM.wideCm, 0, BOLSTER_CM.thickCm)],
       }),
     }
   },

@@ -1,4 +1,4 @@
-import type { Body, Reading } from '../body/estimate'
+import { forearmLift } from '../body/head-room'
 import { read, type Parameters } from '../mechanics/parameters'
 import { lowestStack, type Stack } from '../props/stack'
 import { ok, refused } from '../result'
@@ -7,12 +7,10 @@ import { footHeightWarning } from './forearm-wall'
 import type { Position } from '../mechanics/position'
 import { across, box, upright, type SceneProp } from './scene'
 import { step, type Placement, type Pose, type Setup, type SetupGiven } from './setup'
-import { elbowWidth, option } from './shared'
+import { byBreadths, elbowWidth, option } from './shared'
 import { forearmsFromAbove, handsFromAbove } from './top-view'
 import { chairs, towers } from './head-free'
 
-/** Forearms are raised by what short upper arms lack, and this much more (progressions.md 8, M14). */
-const LIFT_EXTRA_CM = 2
 /** More than this under the head lowers the push the arms can give (FT-crown-misplaced). */
 const PAD_MOST_CM = 1
 
@@ -22,21 +20,10 @@ const PAD = option.cm('padCm', 'Padding under the head', 0, 4, 0.5, {
 })
 const HEAD_FEET = option.cm('toeDistanceCm', 'Feet from the elbows', 20, 140, (body) => 0.4 * body.statureCm)
 
-/** What the forearms need under them so that the arms can carry the head: 0 where they are long enough. */
-function armsShort(body: Body): Reading {
-  const { headNeck, upperArm } = body.length
-  const short = headNeck.valueCm - upperArm.valueCm
-  return {
-    valueCm: short > 0 ? short + LIFT_EXTRA_CM : 0,
-    sdCm: Math.hypot(headNeck.sdCm, upperArm.sdCm),
-    source: headNeck.source === 'measured' && upperArm.source === 'measured' ? 'measured' : 'estimated',
-  }
-}
-
 function basePlacements({ body, lengths }: SetupGiven): Placement[] {
   return [
     { ...elbowWidth(lengths), bodyWay: { measure: 'thumbs-in-elbow-folds', withinCm: 3, numbers: {} } },
-    placement('forearm-lift', 'prop-top', armsShort(body), { give: 1, way: ['M14', 1] }),
+    placement('forearm-lift', 'prop-top', forearmLift(body), { give: 1, way: ['M14', 1] }),
   ]
 }
 
@@ -80,7 +67,7 @@ function headstand({ id, pose, more, gap }: Variant): Setup {
         : []),
     ],
     choose: ({ body, stock }) => {
-      const { valueCm } = armsShort(body)
+      const { valueCm } = forearmLift(body)
       const lift = lowestStack(valueCm, [], stock.slabs, { most: 3 })
       return lift
         ? ok(lift)
@@ -148,7 +135,7 @@ const atWall = (id: string, gap: NonNullable<Variant['gap']>, walls: string): Se
             from: gap[3],
             to: gap[4],
             fingers: 'towards-wall',
-            way: ['hand-breadths', 1.5, { breadths: gapCm / given.lengths.handBreadth.valueCm }],
+            way: byBreadths(gapCm, given.lengths, 1.5),
           }),
           placement('elbow-to-wall', 'elbow', reach + gapCm, { sdCm: forearm.sdCm, fingers: 'towards-wall' }),
         ],

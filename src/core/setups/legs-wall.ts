@@ -9,7 +9,7 @@ import { ok, refused, type Result } from '../result'
 import { defineSetup, placement } from './define'
 import { across, box, upright, chair } from './scene'
 import { step, type Setup, type SetupRefusal } from './setup'
-import { option } from './shared'
+import { byBreadths, option } from './shared'
 
 /** Legs up a wall: the seat as near as the hamstrings let straight legs lean on it. */
 export function legsWall(id: string, bolster: boolean): Setup {
@@ -46,7 +46,7 @@ export function legsWall(id: string, bolster: boolean): Setup {
             {
               from: bolster ? 5 : 0,
               to: bolster ? 15 : 20,
-              way: ['hand-breadths', 2, { breadths: seat / lengths.handBreadth.valueCm }],
+              way: byBreadths(seat, lengths, 2),
             },
           ),
           ...(bolster

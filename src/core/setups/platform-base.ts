@@ -2,7 +2,7 @@ import type { Body } from '../body/estimate'
 import { read } from '../mechanics/parameters'
 import { SHOULDER_DEPTH } from '../mechanics/positions/supine'
 import { neckFlexion } from '../mechanics/positions/shoulders-down'
-import { lowestStack, type Stack } from '../props/stack'
+import { lowestPlatform, platformProps, SLABS_A_LAYER, type PlatformStack } from '../props/platform'
 import { ok, refused, type Result } from '../result'
 import { defineSetup, placement } from './define'
 import { across, box } from './scene'
@@ -22,10 +22,9 @@ import { platformFromAbove } from './top-view'
 /** Platforms start this high and rise by half slabs until the throat is soft (progressions.md 8). */
 const PLATFORM = { startCm: 5, stepCm: 2.5, capCm: 12 } as const
 
-/** Depth and width of four slabs laid two by two, cm. */
-const PLATFORM_DEPTH_CM = 60
-
-export const PLATFORM_WIDTH_CM = 40
+/** Four slabs laid two by two, 30 × 20 each: deep from the edge under the shoulders, and wide, cm (props.md S30). */
+export const PLATFORM_DEPTH_CM = 40
+const PLATFORM_WIDTH_CM = 60
 const NECK_LIMIT = option.deg('neckLimitDeg', 'Neck fold at most', 55, 95, 75)
 const TRUNK = option.deg('trunkDeg', 'Trunk above the floor', 60, 90, 80)
 
@@ -52,20 +51,24 @@ export function neckHeight({ body, o }: SetupGiven): number {
   return reach * Math.sin((slope * Math.PI) / 180) + (0.055 - SHOULDER_DEPTH) * body.statureCm
 }
 
-function platformStack(given: SetupGiven): Result<{ stack: Stack; capped: boolean }, SetupRefusal> {
+type Chosen = { stack: PlatformStack; capped: boolean }
+
+function platformStack(given: SetupGiven, layers: Layers): Result<Chosen, SetupRefusal> {
   const { neededCm, capped } = platformHeight(given)
-  const stack = lowestStack(neededCm, [], given.stock.slabs, { most: 5 })
+  const { slabs, blankets } = given.stock
+  if (layers === 'household') return ok({ stack: { layers: [], heightCm: neededCm, errorCm: 0 }, capped })
+  const stack = lowestPlatform(neededCm, slabs, blankets, layers === 'slabs')
   return stack
     ? ok({ stack, capped })
     : refused({
         code: 'not-in-stock',
         prop: 'slab',
-        needed: Math.ceil(neededCm / 5),
-        inStock: given.stock.slabs.length,
+        needed: SLABS_A_LAYER,
+        inStock: slabs.length,
       })
 }
 
-function platformPlacements(given: SetupGiven, stack: Stack): Placement[] {
+function platformPlacements(given: SetupGiven, stack: PlatformStack): Placement[] {
   const { body, lengths } = given
   return [
     placement('neck-height', 'prop-top', neckHeight(given), {
@@ -86,8 +89,12 @@ function neckWarning(capped: boolean, heightCm: number): SetupWarning[] {
   return capped ? [{ code: 'platform-at-cap', faultId: 'FT-chin-jam', numbers: { heightCm } }] : []
 }
 
+/** What it is built of: whatever the cupboard has, slabs at least below, or what is found at home. */
+type Layers = 'any' | 'slabs' | 'household'
+
 type Platform = {
   id: string
+  layers?: Layers
   options?: readonly SetupOption[]
   poses: (given: SetupGiven, heightCm: number) => { start?: Pose; target: Pose }
   edge?: (given: SetupGiven) => {
@@ -100,11 +107,11 @@ type Platform = {
 }
 
 /** Any shoulder stand on a platform: height by the neck, edge by what the feet go to. */
-export function platform({ id, options = [], poses, edge }: Platform): Setup {
-  return defineSetup<{ stack: Stack; capped: boolean }>({
+export function platform({ id, layers = 'any', options = [], poses, edge }: Platform): Setup {
+  return defineSetup<Chosen>({
     id,
     options: [NECK_LIMIT, TRUNK, ...options],
-    choose: platformStack,
+    choose: (given) => platformStack(given, layers),
     poses: (given, { stack }) => poses(given, stack.heightCm),
     place: (given) => {
       const { body, lengths, chosen, target } = given
@@ -112,10 +119,10 @@ export function platform({ id, options = [], poses, edge }: Platform): Setup {
       const { stack, capped } = chosen
       return {
         placements: [...extra.placements, ...platformPlacements(given, stack)],
-        props: [{ kind: 'slab', count: stack.layers.length, detail: stack.layers.map((l) => l.heightCm) }],
+        props: platformProps(stack),
         steps: [
+          ...layerSteps(stack),
           ...extra.steps,
-          step('layers-to-height', { layers: stack.layers.length, heightCm: stack.heightCm }),
           step('top-mat-stops-short'),
           step('shoulders-thumb-inside', { thumbCm: lengths.thumb.valueCm }),
           step('strap-above-elbows-wide', { strapCm: body.length.shoulderBreadth.valueCm }),
@@ -131,7 +138,7 @@ export function platform({ id, options = [], poses, edge }: Platform): Setup {
         top: platformFromAbove(
           body,
           PLATFORM_DEPTH_CM,
-          PLATFORM_WIDTH_CM * 1.5,
+          PLATFORM_WIDTH_CM,
           lengths.thumb.valueCm,
           body.length.shoulderBreadth.valueCm,
         ),
@@ -139,6 +146,17 @@ export function platform({ id, options = [], poses, edge }: Platform): Setup {
       }
     },
   })
+}
+
+/** Slabs two by two, then blankets; what is found at home has a step of its own. */
+function layerSteps({ layers, heightCm }: PlatformStack): ReturnType<typeof step>[] {
+  const slabs = layers.filter(({ prop }) => prop === 'slab').length
+  const blankets = layers.length - slabs
+  return [
+    ...(slabs > 0 ? [step('slabs-two-by-two', { slabs: slabs * SLABS_A_LAYER })] : []),
+    ...(blankets > 0 ? [step(slabs > 0 ? 'blankets-on-top' : 'blankets-folded', { blankets })] : []),
+    ...(layers.length > 0 ? [step('platform-stands-high', { heightCm })] : []),
+  ]
 }
 
 /** Hips over the shoulders, this high on a platform. */

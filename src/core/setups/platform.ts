@@ -6,8 +6,8 @@ import { CHAIR_BACK_CM, CHAIR_SEAT_CM } from '../props/stock'
 import { placement } from './define'
 import { across, bench as benchFromSide, box, chair, upright } from './scene'
 import { step } from './setup'
-import { option } from './shared'
-import { PLATFORM_WIDTH_CM, platformHeight, neckHeight, platform, hipHeight } from './platform-base'
+import { byBreadths, option, ownLength } from './shared'
+import { PLATFORM_DEPTH_CM, platformHeight, platform, hipHeight } from './platform-base'
 
 const TIGHT = option.cm('nearerCm', 'Nearer for tight hamstrings', -10, 15, 0, {
   usualFrom: 0,
@@ -15,6 +15,9 @@ const TIGHT = option.cm('nearerCm', 'Nearer for tight hamstrings', -10, 15, 0, {
   below: 'FT-edge-too-far',
   above: 'FT-edge-too-near',
 })
+
+/** With the feet still on the wall the hips stand over the shoulders, whatever the trunk does once they leave it. */
+const FEET_ON_WALL_TRUNK_DEG = 88
 
 export const platformWall = platform({
   id: 'SETUP-platform-wall',
@@ -25,7 +28,7 @@ export const platformWall = platform({
       {
         platformHeightCm,
         footDistanceCm: lengths.innerLeg.valueCm - read(o, 'nearerCm'),
-        trunkDeg: read(o, 'trunkDeg'),
+        trunkDeg: FEET_ON_WALL_TRUNK_DEG,
       },
     ],
     target: ['platform-shoulder-stand', { platformHeightCm, trunkDeg: read(o, 'trunkDeg') }],
@@ -50,6 +53,7 @@ export const platformWall = platform({
 
 export const slabs = platform({
   id: 'SETUP-slab-platform',
+  layers: 'slabs',
   options: [TIGHT],
   poses: ({ lengths, o }, platformHeightCm) => ({
     target: [
@@ -81,7 +85,7 @@ export const slabs = platform({
 
 /** The shoulder edge lies half the platform's depth nearer the wall than the centre sat on (props.md 5.2). */
 function slabEdge(seatedLeg: number): number {
-  return seatedLeg - PLATFORM_WIDTH_CM / 2
+  return seatedLeg - PLATFORM_DEPTH_CM / 2
 }
 
 /** How far straight legs reach from hips over the shoulders down to a seat. */
@@ -176,15 +180,21 @@ export const bench = platform({
 /** Half a thigh's thickness, as a fraction of stature. */
 const THIGH_HALF = 0.04
 
+/** Free floor beyond the head where a roll may carry somebody, cm. */
+const CLEAR_BEYOND_CM = 200
+
 export const open = platform({
   id: 'SETUP-platform-open',
   poses: ({ o }, platformHeightCm) => ({
     start: ['plough-floor', { platformHeightCm }],
     target: ['platform-shoulder-stand', { platformHeightCm, trunkDeg: read(o, 'trunkDeg') }],
   }),
-  edge: () => ({
+  edge: ({ body }) => ({
     placements: [
-      placement('clear-beyond-head', 'clear-floor', 200, { give: 20, way: ['own-height-lying', 10] }),
+      placement('clear-beyond-head', 'clear-floor', CLEAR_BEYOND_CM, {
+        give: 20,
+        way: ownLength(body, CLEAR_BEYOND_CM),
+      }),
     ],
     steps: [step('two-metres-free')],
   }),
@@ -192,18 +202,20 @@ export const open = platform({
 
 export const home = platform({
   id: 'SETUP-home-stack',
+  layers: 'household',
   options: [option.choice('softness', 'What the layers are', ['firm-blankets', 'soft-pillows'])],
   poses: ({ o }, platformHeightCm) => ({
     target: ['platform-shoulder-stand', { platformHeightCm, trunkDeg: read(o, 'trunkDeg') }],
   }),
   edge: (given) => {
     // Soft pillows count half (progressions.md 8), so as much again must be laid.
-    const laid = neckHeight(given) * (read(given.o, 'softness') === 1 ? 2 : 1)
+    const soft = read(given.o, 'softness') === 1
+    const laid = platformHeight(given).neededCm * (soft ? 2 : 1)
     return {
       placements: [
         placement('layers-laid', 'prop-top', laid, { sdCm: 1, give: 3, way: ['throat-soft', 2.5] }),
       ],
-      steps: [step('household-layers', { laidCm: laid })],
+      steps: [step(soft ? 'household-pillows' : 'household-layers', { laidCm: laid })],
     }
   },
 })
@@ -220,7 +232,11 @@ export const wallStand = platform({
   poses: ({ body, o }, platformHeightCm) => ({
     target: [
       'wall-shoulder-stand',
-      { platformHeightCm, shoulderDistanceCm: wallEdge(body, read(o, 'seatDistanceCm')), trunkDeg: 60 },
+      {
+        platformHeightCm,
+        shoulderDistanceCm: wallEdge(body, read(o, 'seatDistanceCm')),
+        trunkDeg: read(o, 'trunkDeg'),
+      },
     ],
   }),
   edge: ({ body, lengths, o }) => {
@@ -230,7 +246,7 @@ export const wallStand = platform({
         placement('seat-to-wall', 'seat', read(o, 'seatDistanceCm'), {
           from: 5,
           to: 15,
-          way: ['hand-breadths', 2, { breadths: read(o, 'seatDistanceCm') / lengths.handBreadth.valueCm }],
+          way: byBreadths(read(o, 'seatDistanceCm'), lengths, 2),
         }),
         placement(
           'edge-to-wall',

@@ -98,3 +98,29 @@ it('lays a block on the floor with its real depth and height', () => {
     { x: 30, y: 10 },
   ])
 })
+it('draws neither figure through the wall or the floor', () => {
+  fc.assert(
+    fc.property(anyBody, fc.constantFrom(...SETUPS.map((s) => s.id)), (body, id) => {
+      const { figures, wallX } = must(solveSetup(id, body)).scene
+      for (const { role, bones } of figures)
+        for (const { x, y } of bones.flatMap(({ from, to }) => [from, to])) {
+          expect([id, role, y > -0.6]).toEqual([id, role, true])
+          if (wallX !== null && wallX > 0) expect([id, role, x < wallX + 0.6]).toEqual([id, role, true])
+        }
+    }),
+    { numRuns: 300 },
+  )
+})
+it('an upright bolster stands between the hands, not on the fingers', () => {
+  fc.assert(
+    fc.property(anyBody, (body) => {
+      const { scene } = must(solveSetup('SETUP-wall-kick-hand-bolster', body))
+      const bolster = scene.top?.shapes.find((shape) => shape.kind === 'bolster')
+      const hands = scene.top?.shapes.filter((shape) => shape.kind === 'hand') ?? []
+      const across = (shape: { outline: readonly { y: number }[] }): number[] => shape.outline.map((p) => p.y)
+      const half = Math.max(...across(bolster!).map(Math.abs))
+      for (const hand of hands) expect(Math.min(...across(hand).map(Math.abs))).toBeGreaterThan(half)
+      expect(hands).toHaveLength(2)
+    }),
+  )
+})

@@ -1,7 +1,7 @@
 import type { Point } from '../mechanics/point'
 import type { ContactPart, LoadRange } from '../mechanics/contacts'
 import type { Position } from '../mechanics/position'
-import type { Leg, Skeleton } from '../mechanics/skeleton'
+import { mapJoints, type Leg, type Skeleton } from '../mechanics/skeleton'
 
 /** A limb or trunk piece, drawn as a rounded bar of real thickness, cm. */
 export type Bone = { readonly from: Point; readonly to: Point; readonly thicknessCm: number }
@@ -70,9 +70,11 @@ const HEAD_RADIUS = 0.062
 /** Room left and right of what is drawn, cm. */
 const AIR_CM = 22
 
-/** The outline of a body in a position. */
-export function figureOf(position: Position, role: Figure['role']): Figure {
-  const { skeleton, body } = position
+/** The outline of a body in a position. @param aside how far it is drawn to the right of where it was solved, cm */
+export function figureOf(position: Position, role: Figure['role'], aside = 0): Figure {
+  const { body } = position
+  const skeleton =
+    aside === 0 ? position.skeleton : mapJoints(position.skeleton, ({ x, y }) => ({ x: x + aside, y }))
   const thick = (part: keyof typeof THICKNESS): number => THICKNESS[part] * body.statureCm
   const bone = (from: Point, to: Point, part: keyof typeof THICKNESS): Bone => ({
     from,

@@ -86,6 +86,16 @@ export const option = {
     max: 1,
     usual: 0,
   } as SetupOption,
+  gaze: {
+    key: 'gazeDeg',
+    label: 'Head lifted to look ahead',
+    unit: 'deg',
+    min: 0,
+    max: 45,
+    usual: 0,
+    usualTo: 25,
+    above: 'FT-neck-crane',
+  } as SetupOption,
   kneeBend: {
     key: 'kneeBendDeg',
     label: 'Knee bend',
@@ -114,11 +124,16 @@ export function handWidth({ jointWidth }: DerivedLengths): Placement {
   return placement('hand-width', 'between', jointWidth, { give: 2, way: ['shoulder-line', 3] })
 }
 
+/** Error of a loop whose width and arm were both measured, one standard deviation, cm. */
+const MEASURED_LOOP_SD_CM = 2.5
+
 /** A loop round both upper arms; `widerCm` is the most it may exceed joint width. */
 export function strapLoop({ elbowLoop }: DerivedLengths, widerCm = 0): Placement {
+  // An arm nobody has measured may be thicker or thinner: the loop is closed on the body, within its own error.
+  const openCm = elbowLoop.sdCm > MEASURED_LOOP_SD_CM ? 2 * elbowLoop.sdCm : 0
   return placement('strap-loop', 'loop', elbowLoop, {
-    from: elbowLoop.valueCm - 2 * NARROWER_CM,
-    to: elbowLoop.valueCm + 2 * widerCm,
+    from: elbowLoop.valueCm - Math.max(2 * NARROWER_CM, openCm),
+    to: elbowLoop.valueCm + Math.max(2 * widerCm, openCm),
     way: ['arms-forward', TAUT_BY_EYE_CM],
   })
 }
@@ -136,6 +151,30 @@ export function strapFor(neededCm: number, straps: readonly number[]): Result<nu
       })
 }
 
+/** A gap in the person's own hand breadths, to the half that is laid; nothing to lay where it is less than a quarter. */
+export function byBreadths(
+  gapCm: number,
+  { handBreadth }: DerivedLengths,
+  withinCm: number,
+): readonly [measure: string, withinCm: number, numbers: { breadths: number }] | undefined {
+  const breadths = Math.round((2 * gapCm) / handBreadth.valueCm) / 2
+  if (breadths === 0) return undefined
+  return ['hand-breadths', withinCm + Math.abs(breadths * handBreadth.valueCm - gapCm), { breadths }]
+}
+
+/** Two feet more than the own length, lying; told only where that comes near what is asked. */
+export function ownLength(
+  { statureCm, length }: Body,
+  wantedCm: number,
+): readonly [measure: string, withinCm: number] | undefined {
+  const offCm = Math.abs(statureCm + 2 * length.foot.valueCm - wantedCm)
+  return offCm > LYING_MOST_OFF_CM ? undefined : ['own-height-lying', LYING_WITHIN_CM + offCm]
+}
+
+/** How exactly one lies down and marks, and from where on the own length is no measure of it, cm. */
+const LYING_WITHIN_CM = 10
+const LYING_MOST_OFF_CM = 20
+
 /** Balls of the feet from the elbows or wrists, told in the person's own foot lengths (M15). */
 export function walkIn(position: Position, key = 'walk-in'): Placement {
   const { body } = position
@@ -143,7 +182,7 @@ export function walkIn(position: Position, key = 'walk-in'): Placement {
   const foot = body.length.foot
   return placement(key, 'ball-of-foot', valueCm, {
     sdCm: 2.5,
-    from: 0.3 * body.statureCm,
+    from: 0.35 * body.statureCm,
     to: 0.65 * body.statureCm,
     way: ['M15', foot.valueCm / 2, { feet: Math.round((valueCm / foot.valueCm) * 2) / 2 }],
   })

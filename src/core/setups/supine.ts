@@ -20,7 +20,7 @@ const wallPlough = defineSetup({
         footDistanceCm: Math.max(45, crownToWall(body, read(o, 'elbowDeg')) + body.length.headNeck.valueCm),
         footHeightCm: 0.18 * body.statureCm,
         trunkDeg: 55,
-        hipRangeDeg: 150,
+        hipRangeDeg: 160,
       },
     ],
   }),
@@ -54,8 +54,8 @@ function crownToWall(body: Body, elbowDeg: number): number {
   return spanAcross(upperArm.valueCm, forearm.valueCm, elbowDeg) + 0.25 * hand.valueCm - headNeck.valueCm
 }
 
-/** A neck this much longer than usual wants the support a little off the chair, as a fraction of stature. */
-const LONG_NECK = 0.17
+/** A neck longer than this, where the usual one is 0.182 of stature, wants the support a little off the chair; else it touches. */
+const LONG_NECK = 0.188
 
 const chairStand = defineSetup({
   id: 'SETUP-chair-shoulderstand',
@@ -130,7 +130,7 @@ const bridgeBlock = defineSetup({
       { liftDeg: bridgeLift(body, read(o, 'blockHeightCm')), footDistanceCm: heelsFrom(body) },
     ],
   }),
-  place: ({ body, o, target }) => {
+  place: ({ body, lengths, o, target }) => {
     const { hip } = target.skeleton
     const high = read(o, 'blockHeightCm')
     return {
@@ -140,7 +140,10 @@ const bridgeBlock = defineSetup({
           'heels-from-shoulders',
           'heel',
           { ...body.length.trunk, valueCm: heelsFrom(body) },
-          { give: 5, way: ['fingertips-find-heels', 4] },
+          {
+            give: 5,
+            way: ['fingertips-find-heels', 4 + Math.abs(lengths.armReach.valueCm - heelsFrom(body))],
+          },
         ),
       ],
       props: [

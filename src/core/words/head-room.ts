@@ -1,4 +1,4 @@
-import type { HeadRoom } from '../body/head-room'
+import { CLEAR_MARGIN_CM, type HeadRoom } from '../body/head-room'
 import { length, type Wording } from './number'
 
 const ANSWER: Readonly<Record<HeadRoom['answer'], string>> = {
@@ -22,8 +22,10 @@ export function describeHeadRoom(
   return [
     ANSWER[answer],
     `The crown is ${clear}, ± ${length(withinCm, wording)}; with a push ${length(pushedCm, wording)}.`,
-    ...(raiseCm > 0.25
-      ? [`Raising both forearms by ${length(raiseCm, wording)} clears it even at the worst end of the tape.`]
+    ...(raiseCm > 0
+      ? [
+          `Lay ${length(raiseCm, wording)} under both forearms: what is lacking and ${length(CLEAR_MARGIN_CM, wording)} more.`,
+        ]
       : []),
   ]
 }

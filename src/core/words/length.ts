@@ -44,6 +44,7 @@ const SEGMENT_NAMES: Record<string, string> = {
   jointWidth: 'Shoulder joint to shoulder joint',
   thumb: 'Thumb',
   handBreadth: 'Hand breadth',
+  armGirth: 'Round the upper arm, above the elbow',
   headWidth: 'Head width',
 }
 

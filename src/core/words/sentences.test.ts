@@ -80,7 +80,7 @@ it('says whether the arms carry the head with its error, and what to lay under t
   const room = { clearCm: -3, withinCm: 2, pushedCm: 0, answer: 'raise-the-forearms', raiseCm: 4 } as const
   const lines = describeHeadRoom(room, METRIC)
   expect(lines[1]).toBe('The crown is 3 cm short before a push, ± 2 cm; with a push 0 cm.')
-  expect(lines[2]).toMatch(/Raising both forearms by 4 cm/)
+  expect(lines[2]).toMatch(/Lay 4 cm under both forearms/)
   expect(describeHeadRoom({ ...room, clearCm: 4, answer: 'yes', raiseCm: 0 }, METRIC)).toHaveLength(2)
 })
 it('says a forecast as a range and never as a date', () => {

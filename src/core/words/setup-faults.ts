@@ -20,6 +20,7 @@ export const FAULT_PHRASES: Readonly<Record<string, string>> = {
   'FT-l-shoulder-slide': 'shoulders that slide towards the room',
   'FT-leg-past-vertical': 'a leg that swings past the plumb line',
   'FT-low-back-arch': 'a hanging arch',
+  'FT-neck-crane': 'a neck bent back',
   'FT-neck-pull': 'a chin pulled to the chest',
   'FT-no-forward-lean': 'hips left behind the wrists',
   'FT-overkick': 'a kick that goes over',

@@ -21,6 +21,14 @@ export function describeSetup(refusal: SetupRefusal, wording: Wording = METRIC):
       return `The stack must reach ${length(refusal.neededCm, wording)}; what is in the cupboard reaches ${length(refusal.reachedCm, wording)} safely.`
     case 'rig-without-overlap':
       return `The upper block rests on ${length(refusal.overlapCm, wording)} of the lower one; ${length(refusal.leastCm, wording)} is the least. A tower like that is not built.`
+    default:
+      return describeShape(refusal, wording)
+  }
+}
+
+/** What no body, or not this one, can do. */
+function describeShape(refusal: ShapeRefusal, wording: Wording): string {
+  switch (refusal.code) {
     case 'cannot-balance':
       return `No lean brings the plumb line over the hands here. Change: ${parameterName(refusal.key)}.`
     case 'legs-do-not-reach':
@@ -29,10 +37,24 @@ export function describeSetup(refusal: SetupRefusal, wording: Wording = METRIC):
       return describeReach(refusal.code, refusal.key, refusal.reach, wording)
     case 'joint-out-of-range':
       return `This would need ${deg(refusal.neededDeg)} at the ${refusal.joint}; ${deg(refusal.availableDeg)} is what there is. Change: ${parameterName(refusal.change)}.`
+    case 'in-the-floor':
+    case 'in-the-wall':
+      return `${PART_WORDS[refusal.part]} would lie ${length(refusal.byCm, wording)} inside the ${refusal.code === 'in-the-floor' ? 'floor' : 'wall'}. Nobody can do that: go back a little.`
+    case 'knee-backwards':
+      return 'The knees would have to bend backwards. Nobody can do that: go back a little.'
     case 'wall-out-of-reach':
       return `The wall is ${length(refusal.elbowToWallCm, wording)} from the elbows and the heels reach ${length(refusal.reachCm, wording)}. Come nearer.`
   }
 }
+
+type ShapeRefusal = Extract<
+  SetupRefusal,
+  | { code: 'cannot-balance' | 'joint-out-of-range' | 'wall-out-of-reach' | 'knee-backwards' }
+  | { code: 'legs-do-not-reach' | 'arms-do-not-reach' | 'trunk-does-not-reach' }
+  | { code: 'in-the-floor' | 'in-the-wall' }
+>
+
+const PART_WORDS = { arms: 'The arms', head: 'The head', trunk: 'The trunk', legs: 'The legs' } as const
 
 function describeReach(code: string, key: string, reach: ReachRefusal, wording: Wording): string {
   const what =

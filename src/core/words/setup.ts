@@ -34,6 +34,8 @@ const WARNINGS: Readonly<Record<string, string>> = {
   'gap-too-far-to-hold':
     'At {gapCm} a stacked body must arch {archDeg} to rest its heels. Hops and taps only; hold at {holdMaxCm} or less.',
   'crown-too-low': 'The crown clears the floor by {clearCm}; {leastCm} is the least. Add a layer.',
+  'head-on-floor':
+    'These arms are {shortCm} too short to carry the head clear here. That is no want of strength: lay {liftCm} under both forearms.',
   'edge-low': 'The edge is {offCm} low for a level trunk: ribs will flare. Pad it, or take a higher one.',
   'heels-very-high': 'Heels would need {heelCm}: begin on a low chair instead.',
   'platform-at-cap':
@@ -115,8 +117,15 @@ export function describeScene(solution: SetupSolution, wording: Wording): string
     scene.wallX === null ? 'Side view.' : 'Side view, wall on the right.',
     `Of body weight: ${describeLoads(target)}.`,
     plumbSentence(target, wording),
-    `Crown ${length(target.headClearanceCm, wording)} above the floor.`,
+    crownSentence(target.headClearanceCm, wording),
   ].join(' ')
+}
+
+/** How far the crown is from the floor; below it the arms are too short, and that is said. */
+export function crownSentence(clearCm: number, wording: Wording): string {
+  return clearCm >= 0
+    ? `Crown ${length(clearCm, wording)} above the floor.`
+    : `The arms are ${length(-clearCm, wording)} too short to carry the head clear of the floor.`
 }
 
 const PARTS: Readonly<Record<ContactPart, string>> = {

@@ -1,10 +1,10 @@
 import type { Body } from '../../body/estimate'
-import { ok, refused } from '../../result'
+import { ok, refused, type Result } from '../../result'
 import { plantedFrame } from '../frame'
-import { joinLinks } from '../linkage'
+import { joinLinks, spanAcross } from '../linkage'
 import { HEEL_LIFT, HIP_RANGE, KNEE_BEND, parameter, read, SHOULDER_RANGE, tuned } from '../parameters'
-import { between, direction, rise, tiltOf, type Point } from '../point'
-import { armLength, legFrom, skeletonOf, straightArms, trunkFrom } from '../pose'
+import { between, degrees, direction, distance, rise, tiltOf } from '../point'
+import { armLength, headLifted, legFrom, skeletonOf, straightArms, trunkFrom } from '../pose'
 import { assemble, type PositionRefusal, type PositionSpec } from '../position'
 import { riseBetween } from '../energy'
 import { turnFor } from '../turn'
@@ -150,13 +150,15 @@ function perch(
       cm('plumbCm', 'Plumb line ahead of the wrists', 1, 16, (body) => 0.3 * body.length.hand.valueCm),
     ],
     solve: (body, given) => {
-      const asked: Perch = {
+      const closed = closing(body, {
         elbowBendDeg: read(given, 'elbowBendDeg'),
         kneeContact: read(given, 'kneeContact'),
         roundingDeg: read(given, 'roundingDeg'),
         plumbCm: read(given, 'plumbCm'),
         shinShown,
-      }
+      })
+      if (!closed.ok) return closed
+      const asked = closed.value
       const plumbAt = (tilt: number): number => centreOfMass(body, perched(body, asked, tilt)).x
       const tilt = turnFor(plumbAt, asked.plumbCm, -45, 75)
       if (tilt === null) return refused(cannotBalance(body, asked))
@@ -165,7 +167,7 @@ function perch(
         assemble({
           id,
           body,
-          parameters: given,
+          parameters: { ...given, roundingDeg: asked.roundingDeg },
           skeleton: perched(body, asked, tilt),
           base,
           supports: { groups: [on({ ...patch, toCm: base.toCm })] },
@@ -185,12 +187,46 @@ const KNEE_OFF_BONE = 0.015
 /** Knees a little wider than the hips: what shows of the thighs from the side (23° out). */
 const THIGH_SHOWN = 0.92
 
+/** No back rounds further than this. */
+const MOST_ROUNDING_DEG = 80
+
+/** Ribs, pelvis and the thigh as it shows from the side, cm. */
+function links({ length: { trunk, thigh } }: Body): { ribs: number; pelvis: number; thighShown: number } {
+  const ribs = RIBCAGE_FRACTION * trunk.valueCm
+  return { ribs, pelvis: trunk.valueCm - ribs, thighShown: THIGH_SHOWN * thigh.valueCm }
+}
+
+/** Folded thighs hold the trunk at least this far off the way from shoulder to knee: less and the seat hangs below. */
+const SEAT_LIFTED = Math.cos((50 * Math.PI) / 180)
+
+/**
+ * A perch whose trunk and thighs meet with the seat up: with the knee high on the arm a long trunk rounds more than was
+ * asked, as everybody does who draws the knees up; where no back rounds so far, it is refused.
+ */
+function closing(body: Body, asked: Perch): Result<Perch, PositionRefusal> {
+  const { shoulder, legs } = perched(body, asked, 0)
+  const span = distance(shoulder, legs[0].knee)
+  const { ribs, pelvis, thighShown } = links(body)
+  // The law of cosines at the shoulder: the longest chord of the trunk that keeps the seat up.
+  const most = span * SEAT_LIFTED + Math.sqrt(thighShown ** 2 - span ** 2 * (1 - SEAT_LIFTED ** 2))
+  const roundest = spanAcross(ribs, pelvis, 180 - MOST_ROUNDING_DEG)
+  if (roundest > most)
+    return refused({
+      code: 'trunk-does-not-reach',
+      key: 'kneeContact',
+      reach: { code: 'too-near', neededCm: most, leastCm: roundest },
+    })
+  const cosine = (most ** 2 - ribs ** 2 - pelvis ** 2) / (2 * ribs * pelvis)
+  const least = cosine >= 1 ? 0 : degrees(Math.acos(cosine))
+  return ok({ ...asked, roundingDeg: Math.max(asked.roundingDeg, least) })
+}
+
 function perched(
   body: Body,
   { elbowBendDeg, kneeContact, roundingDeg, shinShown }: Perch,
   forearmTilt: number,
 ): Skeleton {
-  const { forearm, upperArm, hand, thigh, shank, trunk } = body.length
+  const { forearm, upperArm, hand, shank } = body.length
   const wrist = { x: 0, y: 0 }
   const elbow = rise(wrist, forearm.valueCm, forearmTilt - elbowBendDeg / 2)
   const shoulder = rise(elbow, upperArm.valueCm, forearmTilt + elbowBendDeg / 2)
@@ -199,13 +235,10 @@ function perched(
   const out = direction(elbow, shoulder)
   const flesh = KNEE_OFF_BONE * body.statureCm
   const knee = { x: bone.x - out.y * flesh, y: bone.y + out.x * flesh }
-  const ribs = RIBCAGE_FRACTION * trunk.valueCm
-  const pelvis = trunk.valueCm - ribs
-  const chord = Math.sqrt(
-    ribs ** 2 + pelvis ** 2 + 2 * ribs * pelvis * Math.cos((roundingDeg * Math.PI) / 180),
-  )
-  const joined = joinLinks(shoulder, chord, knee, THIGH_SHOWN * thigh.valueCm, 'right')
-  // Trunk and thigh always span the short way between shoulder and knee on a human body.
+  const { ribs, pelvis, thighShown } = links(body)
+  const chord = spanAcross(ribs, pelvis, 180 - roundingDeg)
+  const joined = joinLinks(shoulder, chord, knee, thighShown, 'right')
+  // Only until the rounding that closes it is known (`closing`).
   const hip = joined.ok ? joined.value : rise(shoulder, chord, forearmTilt - 60)
   const bent = joinLinks(shoulder, ribs, hip, pelvis, 'right')
   const waist = bent.ok ? bent.value : between(shoulder, hip, RIBCAGE_FRACTION)
@@ -221,21 +254,19 @@ function perched(
     fingertip: { x: hand.valueCm, y: 0 },
     waist,
     hip,
-    crown: crownLifted(body, shoulder, waist),
+    crown: headLifted(body, shoulder, waist, CROW_GAZE_DEG),
     legs: [leg, leg],
   }
 }
 
-/** Gaze ahead of the hands: the head is lifted out of the line of the ribs. */
-function crownLifted(body: Body, shoulder: Point, waist: Point): Point {
-  return rise(shoulder, body.length.headNeck.valueCm, tiltOf(waist, shoulder) - 35)
-}
+/** Gaze ahead of the hands. */
+const CROW_GAZE_DEG = 35
 
 export const ARM_BALANCES: readonly PositionSpec[] = [
   PRESS_START,
   LOADED_SQUAT,
-  perch('crow', 'Crow', { elbowBendDeg: 75, kneeContact: 0.6, roundingDeg: 40 }, 1),
-  perch('crane', 'Crane', { elbowBendDeg: 10, kneeContact: 0.8, roundingDeg: 45 }, 1),
+  perch('crow', 'Crow', { elbowBendDeg: 75, kneeContact: 0.6, roundingDeg: 45 }, 1),
+  perch('crane', 'Crane', { elbowBendDeg: 10, kneeContact: 0.75, roundingDeg: 65 }, 1),
   perch('side-crow', 'Side crow', { elbowBendDeg: 85, kneeContact: 0.45, roundingDeg: 20 }, 0.35),
   SEATED_LIFT,
 ]

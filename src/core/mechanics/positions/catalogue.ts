@@ -1,5 +1,6 @@
 import type { Body } from '../../body/estimate'
 import { refused, type Result } from '../../result'
+import { obstacle } from '../obstacles'
 import { fillParameters, type Parameters } from '../parameters'
 import type { Position, PositionRefusal, PositionSpec } from '../position'
 import { ARM_BALANCES } from './arm-balance'
@@ -35,6 +36,7 @@ export function findPosition(id: string): PositionSpec | undefined {
 
 /**
  * Solves a position by its id: fills usual values, checks every parameter against its range, refuses what it does not know.
+ * Refuses also what no body can do: parts in the floor or the wall, knees bent backwards.
  * @param given parameters to set; the rest take their usual value for this body
  */
 export function solvePosition(
@@ -45,5 +47,7 @@ export function solvePosition(
   const spec = BY_ID.get(id)
   if (!spec) return refused({ code: 'unknown-position', id })
   const filled = fillParameters(spec.parameters, body, given)
-  return filled.ok ? spec.solve(body, filled.value) : filled
+  const solved = filled.ok ? spec.solve(body, filled.value) : filled
+  const blocked = solved.ok ? obstacle(solved.value) : null
+  return blocked ? refused(blocked) : solved
 }

@@ -14,7 +14,7 @@ import {
   type Parameter,
   type Parameters,
 } from '../parameters'
-import { armsOnForearms, legAlong, skeletonOf } from '../pose'
+import { armsOnForearms, headBeforeWall, legAlong, skeletonOf } from '../pose'
 import { assemble, type Assembly, type PositionSpec } from '../position'
 import { on } from '../contacts'
 import { armSupport, patchAround, pointPatch, type ArmKind } from '../surfaces'
@@ -72,12 +72,14 @@ export function dolphinShape({
           ? flat
           : {
               ...flat,
-              arms: armsOnForearms(body, lean, upWall),
+              arms: armsOnForearms(body, lean, -upWall),
               patch: patchAround('forearms', ELBOW_END * body.statureCm, ELBOW_END * body.statureCm),
             }
       const frame = plantedFrame(body, given, arms.shoulder, arms.elbow)
       if (!frame.ok) return frame
       const { trunk, leg, ballX } = frame.value
+      const more = extra?.(body, given)
+      const head = headBeforeWall(body, trunk, more?.wallX ?? null)
       const lifted =
         given.leadLegDeg === undefined ? leg : legAlong(body, trunk.hip, given.leadLegDeg - 90, 0, 1)
       return ok(
@@ -85,12 +87,12 @@ export function dolphinShape({
           id,
           body,
           parameters: given,
-          skeleton: skeletonOf(arms, trunk, [leg, lifted]),
+          skeleton: skeletonOf(arms, trunk, [leg, lifted], head),
           base: { fromCm: ballX, toCm: base.toCm },
           supports: {
             groups: [on(pointPatch('toes', ballX)), on(patch)],
           },
-          ...extra?.(body, given),
+          ...more,
         }),
       )
     },

@@ -13,7 +13,7 @@ import {
   tuned,
   type Parameter,
 } from '../parameters'
-import { angleAt, type Point } from '../point'
+import { angleAt, between, type Point } from '../point'
 import { armLength, legAlong, legLength, skeletonOf, trunkBetween, type Trunk } from '../pose'
 import { assemble, type PositionRefusal, type PositionSpec } from '../position'
 import { footOnBall, type Leg, type Skeleton } from '../skeleton'
@@ -39,18 +39,19 @@ export type Upper = { readonly arms: Pick<Skeleton, 'elbow' | 'wrist' | 'fingert
 
 /**
  * Arms and trunk as one bent link between the wrists and a placed ankle, legs as the other.
- * @param armSpan support to shoulder, cm
+ * The arm has the joint that it stands on (the wrist, or the elbow a little above the floor) and its span to the shoulder, cm
+ * the leg a placed ankle and its span to the hip, cm.
  */
 export function hipOverHands(
   body: Body,
   shoulderAngleDeg: number,
-  armSpan: number,
-  ankle: Point,
-  legSpan: number,
+  arm: { readonly support?: Point; readonly spanCm: number },
+  leg: { readonly ankle: Point; readonly spanCm: number },
   key: string,
 ): Result<{ shoulder: Point; hip: Point }, PositionRefusal> {
   const trunk = body.length.trunk.valueCm
-  const support = { x: 0, y: 0 }
+  const { support = { x: 0, y: 0 }, spanCm: armSpan } = arm
+  const { ankle, spanCm: legSpan } = leg
   const reach = spanAcross(armSpan, trunk, shoulderAngleDeg)
   const hip = joinLinks(support, reach, ankle, legSpan, 'up')
   if (!hip.ok) return refused({ code: 'legs-do-not-reach', key, reach: hip.refusal })
@@ -59,7 +60,7 @@ export function hipOverHands(
   const inner = ankle.x < 0 ? 'back' : 'front'
   const shoulder = joinLinks(support, armSpan, hip.value, trunk, shoulderAngleDeg <= 180 ? outer : inner)
   // Exactly straight: rounding may leave the links a hair apart.
-  const straight = { x: (hip.value.x * armSpan) / reach, y: (hip.value.y * armSpan) / reach }
+  const straight = between(support, hip.value, armSpan / reach)
   return ok({ hip: hip.value, shoulder: shoulder.ok ? shoulder.value : straight })
 }
 
@@ -79,9 +80,8 @@ function downDog(id: string, name: string, parameters: readonly Parameter[]): Po
       const placed = hipOverHands(
         body,
         read(given, 'shoulderAngleDeg'),
-        armLength(body),
-        foot.ankle,
-        legSpan,
+        { spanCm: armLength(body) },
+        { ankle: foot.ankle, spanCm: legSpan },
         'footDistanceCm',
       )
       if (!placed.ok) return placed

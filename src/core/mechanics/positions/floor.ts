@@ -2,8 +2,17 @@ import type { Body } from '../../body/estimate'
 import { ok, refused } from '../../result'
 import { joinLinks } from '../linkage'
 import { parameter, read, type Parameters, HIP_RANGE } from '../parameters'
-import { rise, type Point } from '../point'
-import { legAlong, legFrom, skeletonOf, straightArms, trunkBetween, trunkFrom, type Trunk } from '../pose'
+import { degrees, rise, type Point } from '../point'
+import {
+  legAlong,
+  legFrom,
+  legLength,
+  skeletonOf,
+  straightArms,
+  trunkBetween,
+  trunkFrom,
+  type Trunk,
+} from '../pose'
 import { assemble, type PositionSpec } from '../position'
 import { withinRanges } from '../frame'
 import { turnFor } from '../turn'
@@ -102,6 +111,20 @@ function shinOnFloor(body: Body, knee: Point): Leg {
   }
 }
 
+/** A leg lying back along the floor from the hip, front of the thigh down, toes pointed. */
+function legLying(body: Body, hip: Point): Leg {
+  const { foot, ankleHeight } = body.length
+  const ankleY = 0.5 * ankleHeight.valueCm
+  const tilt = -90 - degrees(Math.asin((hip.y - ankleY) / legLength(body)))
+  const { knee, ankle } = legAlong(body, hip, tilt, 0, 1)
+  return {
+    knee,
+    ankle,
+    heel: { x: ankle.x, y: ankle.y + 0.25 * foot.valueCm },
+    toe: { x: ankle.x - 0.7 * foot.valueCm, y: 0 },
+  }
+}
+
 /** Lying on the front, palms beside the lower ribs, pushing without lifting. */
 const PRONE_PRESS: PositionSpec = {
   id: 'prone-press',
@@ -115,7 +138,7 @@ const PRONE_PRESS: PositionSpec = {
     const elbow = joinLinks({ x: 0, y: 0 }, forearm.valueCm, shoulder, upperArm.valueCm, 'back')
     if (!elbow.ok) return refused({ code: 'arms-do-not-reach', key: 'pressShare', reach: elbow.refusal })
     const trunk = trunkBetween(body, shoulder, { x: shoulder.x - trunkLength.valueCm, y })
-    const leg = legAlong(body, trunk.hip, -90, 0, 1)
+    const leg = legLying(body, trunk.hip)
     const skeleton = skeletonOf(
       { wrist: { x: 0, y: 0 }, fingertip: { x: hand.valueCm, y: 0 }, elbow: elbow.value },
       trunk,

@@ -8,7 +8,7 @@ import { turnFor } from '../turn'
 import { centreOfMass, type Leg, type Skeleton } from '../skeleton'
 import { on } from '../contacts'
 import { armSupport, forearmBase, handBase, type ArmKind } from '../surfaces'
-import { LEAN, SHOULDERS, upsideDown, STRAIGHT, both } from './upside-down'
+import { GAZE, LEAN, SHOULDERS, upsideDown, STRAIGHT, both } from './upside-down'
 
 const { deg } = parameter
 
@@ -77,6 +77,7 @@ export function balance(
       stacked ? LEAN : tuned(LEAN, { usual: perBody(balancingLean(kind, shape)) }),
       SHOULDERS,
       WAIST,
+      GAZE,
       ...shape.parameters,
     ],
     solve: (body, parameters) => {
@@ -86,6 +87,7 @@ export function balance(
         ribLeanDeg: lean,
         waistDeg: read(parameters, 'waistDeg'),
         legs: shape.legs(parameters),
+        gazeDeg: read(parameters, 'gazeDeg'),
       })
       return ok(freeStand(id, body, kind, parameters, skeleton))
     },

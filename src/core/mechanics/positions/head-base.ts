@@ -4,7 +4,7 @@ import { ok, refused, type Result } from '../../result'
 import { joinLinks } from '../linkage'
 import { parameter, perBody, read, tuned, WAIST, type Parameter, type Parameters } from '../parameters'
 import type { Point } from '../point'
-import { legFrom, skeletonOf, trunkFrom, type LegAngles } from '../pose'
+import { ELBOW_HEIGHT, legFrom, skeletonOf, trunkFrom, WRIST_HEIGHT, type LegAngles } from '../pose'
 import { assemble, type Position, type PositionRefusal, type PositionSpec } from '../position'
 import { turnFor } from '../turn'
 import { centreOfMass, type Skeleton } from '../skeleton'
@@ -38,9 +38,6 @@ function usualCrownDistance(body: Body): number {
   return claspDepth(body) + CUP * body.length.hand.valueCm - CROWN_TO_HANDS * body.statureCm
 }
 
-/** The elbow joint lies this high when the elbow rests on the floor, as a fraction of stature; the wrist lower. */
-const ELBOW_HEIGHT = 0.018
-const WRIST_HEIGHT = 0.012
 /**
  * How far the shoulder blades glide on the ribs under load, cm (props.md M14: 3–5, the lower for what counts on it, the
  * middle for what is drawn).

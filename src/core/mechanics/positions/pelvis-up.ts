@@ -137,6 +137,9 @@ export const PELVIS_ON_STACK: PositionSpec = {
 /** Half a calf's thickness, as a fraction of stature. */
 export const CALF_HALF = 0.03
 
+/** Arms lying out to both sides, palms up: half of their length shows. */
+const ARMS_OUT = 0.5
+
 /** Back on the floor or the pelvis on a bolster, heels on the wall. */
 export const LEGS_UP: PositionSpec = {
   id: 'legs-up-wall',
@@ -179,7 +182,7 @@ export const LEGS_UP: PositionSpec = {
         body,
         parameters: given,
         skeleton: skeletonOf(
-          armsAlongFloor(body, shoulder, 90),
+          armsAlongFloor(body, shoulder, 90, ARMS_OUT),
           trunk,
           [leg, leg],
           headOnFloor(body, shoulder, -1),

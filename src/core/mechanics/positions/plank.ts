@@ -3,7 +3,7 @@ import { ok, refused, type Result } from '../../result'
 import { joinLinks, spanAcross } from '../linkage'
 import { read, parameter, type Parameter, type Parameters } from '../parameters'
 import { add, direction, type Point } from '../point'
-import { armLength, armsOnForearms, legLength, skeletonOf, trunkBetween } from '../pose'
+import { armLength, ELBOW_HEIGHT, legLength, restingForearms, skeletonOf, trunkBetween } from '../pose'
 import { assemble, type Position, type PositionRefusal, type PositionSpec } from '../position'
 import { centreOfMass, footInAir, footOnBall, type Leg, type Skeleton } from '../skeleton'
 import { on, type Patch, type Supports } from '../contacts'
@@ -62,7 +62,8 @@ function solvePlank(kind: Kind, body: Body, parameters: Parameters): Result<Posi
   const arm = kind.arms === 'hands' ? armLength(body) : body.length.upperArm.valueCm
   const offset =
     read(parameters, 'shoulderOffsetCm') - (handHeight > 0 ? behindRaisedHands(body, handHeight) : 0)
-  const top = { x: offset, y: handHeight + Math.sqrt(arm ** 2 - offset ** 2) }
+  const foot = kind.arms === 'hands' ? handHeight : ELBOW_HEIGHT * body.statureCm
+  const top = { x: offset, y: foot + Math.sqrt(arm ** 2 - offset ** 2) }
   const upright = lineFrom(kind.from, body, top, hipBend)
   const low = depth === 0 ? upright : lineFrom(kind.from, body, { x: offset, y: top.y - depth }, hipBend)
   if (!upright || !low)
@@ -76,7 +77,7 @@ function solvePlank(kind: Kind, body: Body, parameters: Parameters): Result<Posi
   // Feet or knees stay put while the body is lowered, so the shoulders swing forward about them.
   const shoulder = { x: offset + upright.supportX - low.supportX, y: top.y - depth }
   const line = lineFrom(kind.from, body, shoulder, hipBend) ?? low
-  const arms = kind.arms === 'hands' ? placeArms(body, shoulder, handHeight) : ok(armsOnForearms(body, 0))
+  const arms = kind.arms === 'hands' ? placeArms(body, shoulder, handHeight) : ok(restingForearms(body))
   if (!arms.ok) return arms
   const skeleton = skeletonOf(arms.value, trunkBetween(body, shoulder, line.hip), [line.leg, line.leg])
   const patch = kind.arms === 'hands' ? handPatch(body, 1, handHeight) : forearmPatch(body, shoulder.x)

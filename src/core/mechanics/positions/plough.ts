@@ -38,7 +38,7 @@ export function plough(
         : onTiptoe(body, distance, height)
       const reach = ankleFrom(body, trunk.hip, ankle, onWall ? 'height' : 'distance')
       if (!reach.ok) return reach
-      const knee = bentKnee(body, trunk.hip, reach.value, 'up')
+      const knee = bentKnee(body, trunk.hip, reach.value, 'down')
       const limited = withinRanges(
         given,
         { hip: 180 - angleAt(trunk.hip, trunk.shoulder, knee) },
@@ -122,7 +122,7 @@ export const HANDS_ON_WALL: PositionSpec = {
     cm('footHeightCm', 'Feet on the wall, height', 10, 90, (body) => 0.18 * body.statureCm),
     TRUNK(58),
     tuned(FRICTION, { usual: 0.4 }),
-    tuned(HIP_RANGE, { usual: 150 }),
+    tuned(HIP_RANGE, { usual: 160 }),
   ],
   solve: (body, given) => {
     const wallX = read(given, 'footDistanceCm')
@@ -132,7 +132,7 @@ export const HANDS_ON_WALL: PositionSpec = {
     const wanted = { x: wallX - ankleHeight.valueCm, y: read(given, 'footHeightCm') }
     const ankle = ankleFrom(body, trunk.hip, wanted, 'height')
     if (!ankle.ok) return ankle
-    const knee = bentKnee(body, trunk.hip, ankle.value, 'up')
+    const knee = bentKnee(body, trunk.hip, ankle.value, 'down')
     const limited = withinRanges(
       given,
       { hip: 180 - angleAt(trunk.hip, trunk.shoulder, knee) },

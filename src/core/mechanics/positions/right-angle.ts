@@ -4,6 +4,7 @@ import { ok, refused, type Result } from '../../result'
 import { bentKnee, withinRanges } from '../frame'
 import { joinLinks, spanAcross } from '../linkage'
 import {
+  HEEL_LIFT,
   HIP_RANGE,
   KNEE_BEND,
   parameter,
@@ -14,9 +15,17 @@ import {
   type Parameters,
 } from '../parameters'
 import { angleAt, rise, type Point } from '../point'
-import { armLength, legAlong, legLength, skeletonOf, trunkBetween } from '../pose'
+import {
+  armLength,
+  ELBOW_HEIGHT,
+  legAlong,
+  legLength,
+  restingForearms,
+  skeletonOf,
+  trunkBetween,
+} from '../pose'
 import { assemble, type Position, type PositionRefusal, type PositionSpec } from '../position'
-import type { Leg, Skeleton } from '../skeleton'
+import { footOnBall, type Leg, type Skeleton } from '../skeleton'
 import { on, type Supports } from '../contacts'
 import { forearmPatch, handPatch, pointPatch, type ArmKind } from '../surfaces'
 import { hipOverHands, SHOULDER_ANGLE } from './down-dog'
@@ -35,7 +44,8 @@ const footHeight = (usual: Parameter['usual']): Parameter =>
 const seatedLeg = (body: Body): number => seatedLegOf(body).valueCm
 const hipOver: Record<ArmKind, (body: Body) => number> = {
   hands: (body) => armLength(body) + body.length.trunk.valueCm,
-  forearms: (body) => body.length.upperArm.valueCm + body.length.trunk.valueCm,
+  forearms: (body) =>
+    ELBOW_HEIGHT * body.statureCm + body.length.upperArm.valueCm + body.length.trunk.valueCm,
 }
 
 const SHARED: readonly Parameter[] = [
@@ -111,9 +121,8 @@ function upperOver(
   const placed = hipOverHands(
     body,
     read(given, 'shoulderAngleDeg'),
-    armSpan,
-    ankle,
-    legSpan,
+    { support: { x: 0, y: kind === 'hands' ? 0 : ELBOW_HEIGHT * body.statureCm }, spanCm: armSpan },
+    { ankle, spanCm: legSpan },
     'handDistanceCm',
   )
   if (!placed.ok) return placed
@@ -128,10 +137,7 @@ function armsAway(
   shoulder: Point,
 ): Pick<Skeleton, 'elbow' | 'wrist' | 'fingertip'> {
   const { forearm, hand } = body.length
-  if (kind === 'forearms') {
-    const wrist = { x: 0 - forearm.valueCm, y: 0 }
-    return { elbow: { x: 0, y: 0 }, wrist, fingertip: { x: wrist.x - hand.valueCm, y: 0 } }
-  }
+  if (kind === 'forearms') return restingForearms(body, -1)
   const part = forearm.valueCm / armLength(body)
   return {
     wrist: { x: 0, y: 0 },
@@ -151,13 +157,21 @@ export function soleOnWall(body: Body, knee: Point, ankle: Point, wallX: number)
   return { knee, ankle, heel: { x, y: ankle.y + 0.25 * foot }, toe: { x, y: ankle.y - 0.75 * foot } }
 }
 
-/** Short dog with one sole already on the wall: the other foot stands at the skirting. */
+/** The same foot turned to point away from the wall. */
+function mirroredFoot(foot: Omit<Leg, 'knee'>): Omit<Leg, 'knee'> {
+  const flip = ({ x, y }: Point): Point => ({ x: -x, y })
+  return { ankle: flip(foot.ankle), heel: flip(foot.heel), toe: flip(foot.toe) }
+}
+
+/** Short dog with one sole already on the wall: the other foot has stepped in. */
 const FOOT_ON_WALL: PositionSpec = {
   id: 'foot-on-wall',
   name: 'One foot on the wall',
   parameters: [
     distance(seatedLeg),
-    footHeight(hipOver.hands),
+    footHeight((body) => 0.6 * body.statureCm),
+    cm('stepCm', 'Standing foot from the wall', 10, 80, (body) => 0.16 * body.statureCm),
+    HEEL_LIFT,
     tuned(SHOULDER_ANGLE, { usual: 175 }),
     FRICTION,
     tuned(HIP_RANGE, { usual: 140 }),
@@ -165,21 +179,22 @@ const FOOT_ON_WALL: PositionSpec = {
   ],
   solve: (body, given) => {
     const wallX = read(given, 'handDistanceCm')
-    const { foot, ankleHeight } = body.length
-    // Heel at the skirting board, sole flat: the toes point away from the wall.
-    const planted = { x: wallX - 0.25 * foot.valueCm, y: ankleHeight.valueCm }
+    const { ankleHeight } = body.length
+    // The standing foot has stepped in on its ball, so that the hips are carried far enough to fold the other leg.
+    const ballX = wallX - read(given, 'stepCm')
+    const foot = mirroredFoot(footOnBall(body, { x: -ballX, y: 0 }, read(given, 'heelLiftDeg')))
+    const planted = foot.ankle
     const upper = hipOverHands(
       body,
       read(given, 'shoulderAngleDeg'),
-      armLength(body),
-      planted,
-      legLength(body),
+      { spanCm: armLength(body) },
+      { ankle: planted, spanCm: legLength(body) },
       'handDistanceCm',
     )
     if (!upper.ok) return upper
     const { shoulder, hip } = upper.value
     const ankle = { x: wallX - ankleHeight.valueCm, y: read(given, 'footHeightCm') }
-    const knee = joinLinks(hip, body.length.thigh.valueCm, ankle, body.length.shank.valueCm, 'up')
+    const knee = joinLinks(hip, body.length.thigh.valueCm, ankle, body.length.shank.valueCm, 'down')
     if (!knee.ok) return refused({ code: 'legs-do-not-reach', key: 'footHeightCm', reach: knee.refusal })
     const arms = armsAway(body, 'hands', shoulder)
     const standing: Leg = {
@@ -188,14 +203,15 @@ const FOOT_ON_WALL: PositionSpec = {
         body.length.thigh.valueCm,
         (Math.atan2(planted.x - hip.x, planted.y - hip.y) * 180) / Math.PI,
       ),
-      ankle: planted,
-      heel: { x: wallX, y: 0 },
-      toe: { x: wallX - foot.valueCm, y: 0 },
+      ...foot,
     }
     const limited = withinRanges(
       given,
-      { hip: 180 - angleAt(hip, shoulder, standing.knee), shoulder: angleAt(shoulder, hip, arms.elbow) },
-      'handDistanceCm',
+      {
+        hip: Math.max(...[standing.knee, knee.value].map((at) => 180 - angleAt(hip, shoulder, at))),
+        shoulder: angleAt(shoulder, hip, arms.elbow),
+      },
+      'stepCm',
     )
     if (!limited.ok) return limited
     const friction = read(given, 'wallFriction')
@@ -211,7 +227,7 @@ const FOOT_ON_WALL: PositionSpec = {
         ]),
         wallX,
         supports: {
-          groups: [on(handPatch(body, -1)), on(pointPatch('feet', wallX - 0.4 * foot.valueCm))],
+          groups: [on(handPatch(body, -1)), on(pointPatch('toes', ballX))],
           wall: {
             part: 'wallFeet',
             at: { x: wallX, y: ankle.y },

@@ -18,8 +18,8 @@ export const SEATED_LIFT: PositionSpec = {
   name: 'Seated lift on blocks',
   parameters: [
     cm('blockHeightCm', 'Hands raised by', 0, 30, 10),
-    deg('hipFlexionDeg', 'Hip fold', 60, 150, 125),
-    deg('kneeBendDeg', 'Knee bend', 60, 150, 140),
+    deg('hipFlexionDeg', 'Hip fold', 60, 150, 138),
+    deg('kneeBendDeg', 'Knee bend', 60, 150, 150),
     deg('roundingDeg', 'Rounding of the back', 0, 70, 30),
     tuned(HIP_RANGE, { usual: 140 }),
   ],

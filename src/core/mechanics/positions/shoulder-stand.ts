@@ -97,7 +97,7 @@ export const SHOULDER_STANDS: readonly PositionSpec[] = [
       cm('footHeightCm', 'Feet on the wall, height', 10, 90, (body) => 0.33 * body.statureCm),
       TRUNK(80),
       tuned(FRICTION, { usual: 0.4 }),
-      HIP_RANGE,
+      tuned(HIP_RANGE, { usual: 145 }),
     ],
     true,
   ),

@@ -101,14 +101,18 @@ export const SUPINE_TUCK: PositionSpec = {
   },
 }
 
-/** Arms lying along the floor beside or beyond the body. */
+/**
+ * Arms lying along the floor beside or beyond the body.
+ * @param shown how much of their length shows from the side: less where they lie out to both sides
+ */
 export function armsAlongFloor(
   body: Body,
   shoulder: Point,
   tiltDeg: number,
+  shown = 1,
 ): Pick<Skeleton, 'elbow' | 'wrist' | 'fingertip'> {
   const { upperArm, forearm, hand } = body.length
-  const away = Math.sign(Math.sin((tiltDeg * Math.PI) / 180))
+  const away = shown * Math.sign(Math.sin((tiltDeg * Math.PI) / 180))
   const drop = Math.min(shoulder.y, upperArm.valueCm)
   const elbow = { x: shoulder.x + away * Math.sqrt(upperArm.valueCm ** 2 - drop ** 2), y: shoulder.y - drop }
   const wrist = { x: elbow.x + away * forearm.valueCm, y: elbow.y }

@@ -12,10 +12,12 @@ import { on } from '../contacts'
 import { armSupport, forearmBase, handBase, type ArmKind } from '../surfaces'
 import { DOLPHIN_PARAMETERS, dolphinShape, TOE_DISTANCE } from './dolphin'
 import {
+  pivotOf,
   SHOULDERS,
   upsideDown,
   STRAIGHT,
   both,
+  GAZE,
   turnedX,
   skeletonLean,
   uprightCentreHeight,
@@ -37,6 +39,7 @@ export function heelsOnWall({ id, name, kind, oneFoot = false }: AtWall): Positi
       GAP,
       share('archShare', 'How much the waist arches', 0, 1, 0),
       SHOULDERS,
+      GAZE,
       FRICTION,
       ...(oneFoot ? [deg('freeLegDeg', 'Free leg in front of the other', 0, 60, 0)] : []),
     ],
@@ -57,6 +60,7 @@ export function heelsOnWall({ id, name, kind, oneFoot = false }: AtWall): Positi
           ribLeanDeg: trunkLean,
           waistDeg: 0,
           legs,
+          gazeDeg: read(parameters, 'gazeDeg'),
         })
       }
       // Arms, trunk and legs turn as three rigid pieces, so the heel's way needs no whole figure at every step.
@@ -64,7 +68,10 @@ export function heelsOnWall({ id, name, kind, oneFoot = false }: AtWall): Positi
       const [{ heel }] = still.legs
       const heelX = (legLean: number): number => {
         const trunkLean = (1 - arch) * legLean
-        return turnedX(still.hip, trunkLean) + turnedX(subtract(heel, still.hip), legLean)
+        return (
+          turnedX(subtract(still.hip, pivotOf(still, kind)), trunkLean) +
+          turnedX(subtract(heel, still.hip), legLean)
+        )
       }
       const lean = rootOf((legLean) => heelX(legLean) - wallX, -MOST_LEAN_DEG, MOST_LEAN_DEG)
       if (lean === null)
@@ -98,14 +105,14 @@ export function heelsOnWall({ id, name, kind, oneFoot = false }: AtWall): Positi
 export const CHEST_TO_WALL: PositionSpec = {
   id: 'handstand-chest-to-wall',
   name: 'Handstand, chest to the wall',
-  parameters: [cm('handDistanceCm', 'Heels of the hands from the wall', 8, 60, 20), WAIST, FRICTION],
+  parameters: [cm('handDistanceCm', 'Heels of the hands from the wall', 8, 60, 20), WAIST, GAZE, FRICTION],
   solve: (body, parameters) => chestToWall('handstand-chest-to-wall', 'hands', body, parameters),
 }
 
 export const FOREARM_CHEST_TO_WALL: PositionSpec = {
   id: 'forearm-stand-chest-to-wall',
   name: 'Forearm stand, chest to the wall',
-  parameters: [cm('handDistanceCm', 'Elbows from the wall', 12, 60, 25), WAIST, FRICTION],
+  parameters: [cm('handDistanceCm', 'Elbows from the wall', 12, 60, 25), WAIST, GAZE, FRICTION],
   solve: (body, parameters) => chestToWall('forearm-stand-chest-to-wall', 'forearms', body, parameters),
 }
 
@@ -124,9 +131,11 @@ function chestToWall(
         ribLeanDeg: -lean,
         waistDeg: read(parameters, 'waistDeg'),
         legs: both(STRAIGHT),
+        gazeDeg: read(parameters, 'gazeDeg'),
       }),
     )
-  const [{ toe }] = at(0).legs
+  const still = at(0)
+  const toe = subtract(still.legs[0].toe, pivotOf(still, kind))
   const lean = turnFor((tilt) => turnedX(toe, tilt), wallX, -40, 60)
   if (lean === null)
     return refused({ code: 'wall-out-of-reach', elbowToWallCm: wallX, reachCm: turnedX(toe, 60) })
@@ -184,11 +193,12 @@ export const BACK_ON_STACK: PositionSpec = {
     cm('stackDistanceCm', 'Elbows from the face of the stack', 10, 60, (b) => 0.18 * b.statureCm),
     cm('forearmLiftCm', 'Forearms raised by', 0, 15, 0),
     deg('hipFlexionDeg', 'Hip fold', 0, 110, 85),
-    deg('kneeBendDeg', 'Knee bend', 0, 130, 95),
+    deg('kneeBendDeg', 'Knee bend', 0, 130, 75),
     share('wallFriction', 'Friction of the stack', 0, 0.5, 0.3),
   ],
   solve: (body, parameters) => {
-    const wallX = read(parameters, 'stackDistanceCm')
+    // The face of the stack; the wall stands behind it.
+    const faceX = read(parameters, 'stackDistanceCm')
     const lift = read(parameters, 'forearmLiftCm')
     // The blades lie half a chest's depth behind the trunk's line, a quarter of the way down the ribs.
     const chest = 0.06 * body.statureCm
@@ -211,9 +221,9 @@ export const BACK_ON_STACK: PositionSpec = {
         blade: { x: along.x + chest * Math.cos(tilt), y: along.y - chest * Math.sin(tilt) },
       }
     }
-    const lean = turnFor((t) => at(t).blade.x, wallX, -30, 60)
+    const lean = turnFor((t) => at(t).blade.x, faceX, -30, 60)
     if (lean === null)
-      return refused({ code: 'wall-out-of-reach', elbowToWallCm: wallX, reachCm: at(60).blade.x })
+      return refused({ code: 'wall-out-of-reach', elbowToWallCm: faceX, reachCm: at(60).blade.x })
     const { skeleton, blade } = at(lean)
     const { patch, base } = armSupport(body, 'forearms', lean, lift)
     return ok(
@@ -223,12 +233,11 @@ export const BACK_ON_STACK: PositionSpec = {
         parameters,
         skeleton,
         base,
-        wallX,
         supports: {
           groups: [on({ ...patch, toCm: base.toCm })],
           wall: {
             part: 'upperBack',
-            at: { x: wallX, y: blade.y },
+            at: { x: faceX, y: blade.y },
             friction: read(parameters, 'wallFriction'),
             frictionUse: 0,
           },

@@ -2,14 +2,14 @@
 
 import { Alert, Stack } from '@mantine/core'
 import type { Ref } from 'react'
-import { armLoad } from '@/core/mechanics/position'
+import { armLoad, type Position } from '@/core/mechanics/position'
 import { findSetup } from '@/core/setups/catalogue'
 import type { Stock } from '@/core/props/stock'
 import { directionOf, handlesOf, valueAt } from '@/core/setups/handles'
 import type { SetupSolution } from '@/core/setups/setup'
 import { optionValue } from '@/core/words/figures'
 import { deg, length, percent, plain, type Wording } from '@/core/words/number'
-import { describeLoads, describeScene, plumbSentence } from '@/core/words/setup'
+import { crownSentence, describeLoads, describeScene, plumbSentence } from '@/core/words/setup'
 import { SceneHandle } from '@/ui/scene/scene-handle'
 import { SceneView } from '@/ui/scene/scene-view'
 import { TopDrawing } from '@/ui/scene/top-view'
@@ -99,9 +99,7 @@ function LiveFigures({ solution, wording }: { solution: SetupSolution; wording: 
       </p>
       <p>{plumbSentence(target, wording)}</p>
       {target.wallX === null ? null : (
-        <p>
-          {`Lean ${deg(Math.max(target.angles.trunkLeanDeg, 0))}, arch ${deg(target.angles.archDeg)}. Crown ${length(Math.max(0, target.headClearanceCm), wording)} clear.`}
-        </p>
+        <p>{`${leanSentence(target.angles)} ${crownSentence(target.headClearanceCm, wording)}`}</p>
       )}
       {start.rise ? (
         <p>
@@ -110,4 +108,11 @@ function LiveFigures({ solution, wording }: { solution: SetupSolution; wording: 
       ) : null}
     </div>
   )
+}
+
+/** Lean and arch; a fold at the hips is no arch and has its own word. */
+function leanSentence({ trunkLeanDeg, archDeg, hipFlexionDeg }: Position['angles']): string {
+  const bend =
+    archDeg > 1 ? `arch ${deg(archDeg)}` : hipFlexionDeg > 1 ? `hips folded ${deg(hipFlexionDeg)}` : 'no arch'
+  return `Lean ${deg(Math.max(trunkLeanDeg, 0))}, ${bend}.`
 }
