@@ -26,7 +26,7 @@ import substitutes from './data/substitutes.json'
 import warmups from './data/warmups.json'
 import { ruleGates } from './rule-gates'
 import * as schema from './schema'
-import { FAMILIES, type Family, type Stage } from './schema'
+import { FAMILIES, type Family, type Gate, type Stage } from './schema'
 
 const StagesSchema = z.array(schema.StageSchema).transform((list) =>
   list.map((stage): Stage => ({
@@ -35,6 +35,22 @@ const StagesSchema = z.array(schema.StageSchema).transform((list) =>
     gates: [...stage.gates, ...ruleGates(stage)],
   })),
 )
+
+/** A gate whose check is read from tries knows at which stages: its own, or those of its family. */
+function withTries(library: z.output<typeof LibrarySchema>): z.output<typeof LibrarySchema> {
+  const shownOn = new Map(library.checks.flatMap(({ id, shownOn: on }) => (on ? [[id, on] as const] : [])))
+  const known = (family: Family, gate: Gate): Gate => {
+    const stages = gate.shownBy ?? shownOn.get(gate.check)?.[gate.on ?? family]
+    return stages ? { ...gate, shownBy: stages } : gate
+  }
+  return {
+    ...library,
+    stages: library.stages.map((stage) => ({
+      ...stage,
+      gates: stage.gates.map((gate) => known(stage.family, gate)),
+    })),
+  }
+}
 
 /** Every catalogue with its shape; the order within each is the order of the ladder or list. */
 const LibrarySchema = z.strictObject({
@@ -89,7 +105,7 @@ export const SHIPPED: LibrarySource = {
 
 /** Validates raw files. Throws on a malformed entry: a wrong shipped file is a bug, caught by the integrity test. */
 export function buildLibrary(source: LibrarySource): Library {
-  return LibrarySchema.parse(source)
+  return withTries(LibrarySchema.parse(source))
 }
 
 let shipped: Library | undefined

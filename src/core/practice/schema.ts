@@ -35,6 +35,14 @@ const GateSchema = z.strictObject({
   aidedOk: z.boolean().default(false),
   days: z.strictObject({ clean: z.number().int().min(1), of: z.number().int().min(1) }).optional(),
   life: z.enum(['standing', 'tonight', 'planner']).default('standing'),
+  /** Stages whose tries show it, where a check is read from tries; filled from the check where a gate names none. */
+  shownBy: z.array(z.string()).optional(),
+  /** Of which family’s tries, where that is not the stage’s own. */
+  on: z.enum(['FS', 'HS']).optional(),
+  /** Clean on so many of its last days. */
+  last: z.number().int().positive().optional(),
+  /** Reached in so many of the last tries of a day. */
+  tries: z.strictObject({ least: z.number().int().positive(), of: z.number().int().positive() }).optional(),
   /** Asked of every stage that carries such a load (progressions.md 1), not of this one alone. */
   rule: z.boolean().optional(),
 })
@@ -89,6 +97,8 @@ export const CheckSchema = z.strictObject({
   freshDays: z.number().int().positive(),
   life: z.enum(['standing', 'tonight', 'planner']),
   levels: z.array(z.string()).optional(),
+  /** Read from tries at these stages, by family; nobody types it. */
+  shownOn: z.record(z.string(), z.array(z.string())).optional(),
   /** Faults that void a result, whatever it reads. */
   voids: z.array(z.string()).default([]),
   seconds: z.number().positive(),

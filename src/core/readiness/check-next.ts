@@ -21,6 +21,8 @@ export function checkNext(practice: Library, decisions: readonly Decision[]): Ch
   const found = new Map<string, { worth: number; people: { id: string; share: number }[] }>()
   for (const { studentId, missing } of decisions)
     for (const check of new Set(missing.map((m) => m.gate.check))) {
+      // What tries show is logged as tries; a round has nothing to ask for it.
+      if (findById(practice.checks, check).shownOn) continue
       const share = 1 / new Set(missing.map((m) => m.gate.check)).size
       const entry = found.get(check) ?? { worth: 0, people: [] }
       found.set(check, { worth: entry.worth + share, people: [...entry.people, { id: studentId, share }] })

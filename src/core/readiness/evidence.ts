@@ -23,6 +23,8 @@ export type Fact = {
 export type Observation = Fact & {
   readonly kind: 'observation'
   readonly checkId: string
+  /** The stage whose try showed it; absent where the check itself was done. */
+  readonly stageId?: string
   readonly values: Values
   readonly aided: boolean
   /** What helped, in the teacher’s words or a prop’s name; empty where nothing did. */

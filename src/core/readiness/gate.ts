@@ -3,6 +3,7 @@ import type { Gate, ReadinessCheck, Stage } from '../practice/schema'
 import { EVIDENCE_WINDOW_DAYS, resultsOf, type Observation, type Values } from './evidence'
 import { satisfies } from './favourable'
 import { fallLevel } from './fall'
+import { cleanOfLast } from './from-tries'
 import { isEnough, pointsOf, type Points } from './points'
 
 export { fallLevel } from './fall'
@@ -72,7 +73,7 @@ export function evaluateGate(
 ): GateResult {
   const rule = gate.days ?? DAYS_BY_FALL[fallLevel(stage)]
   const from = addDays(asOf, -Math.max(EVIDENCE_WINDOW_DAYS, check.freshDays))
-  const recent = resultsOf(observations, gate.check).filter((o) => o.day >= from)
+  const recent = resultsFor(gate, observations).filter((o) => o.day >= from)
   const days = countedDays(resultsByDay(gate, check, recent))
   const window = days.slice(-rule.of)
   const clean = window.filter((d) => d.passes)
@@ -129,7 +130,7 @@ export function cleanDays(
   check: ReadinessCheck,
   observations: readonly Observation[],
 ): CleanDay[] {
-  return resultsByDay(gate, check, resultsOf(observations, gate.check))
+  return resultsByDay(gate, check, resultsFor(gate, observations))
     .filter((d) => d.notCounted === null)
     .map(({ day, value }) => ({ day, value }))
 }
@@ -148,7 +149,22 @@ function stateOf(
   return days.some((d) => d.notCounted === null && isNear(gate, check, d.value)) ? 'near' : 'unmet'
 }
 
+/** Results that speak of a gate: of its check, and where a try showed them, of its own stages. */
+function resultsFor({ check, shownBy }: Gate, observations: readonly Observation[]): readonly Observation[] {
+  const all = resultsOf(observations, check)
+  return shownBy ? all.filter(({ stageId }) => stageId === undefined || shownBy.includes(stageId)) : all
+}
+
 function resultsByDay(gate: Gate, check: ReadinessCheck, observations: readonly Observation[]): DayResult[] {
+  if (gate.last !== undefined)
+    return cleanOfLast(
+      observations.filter((o) => o.stageId !== undefined),
+      gate.last,
+    ).map(({ day, value, ids }) => ({
+      ...{ day, value, ids: [...ids] },
+      passes: satisfies(gate, value),
+      notCounted: null,
+    }))
   const byDay = new Map<Day, Observation[]>()
   for (const o of observations) byDay.set(o.day, [...(byDay.get(o.day) ?? []), o])
   return [...byDay.entries()]
@@ -162,7 +178,9 @@ function resultsByDay(gate: Gate, check: ReadinessCheck, observations: readonly 
         return [{ value, id: o.id, notCounted: whyNot(gate, check, o) }]
       })
       const counted = tries.filter((t) => t.notCounted === null)
-      const best = bestOf(gate, check, counted) ?? bestOf(gate, check, tries)
+      const best = gate.tries
+        ? nthBest(counted, gate.tries)
+        : (bestOf(gate, check, counted) ?? bestOf(gate, check, tries))
       if (!best) return []
       const passes = counted.length > 0 && satisfies(gate, best.value)
       return [{ day, passes, value: best.value, ids: tries.map((t) => t.id), notCounted: best.notCounted }]
@@ -196,6 +214,17 @@ function bestOf<T extends { value: number }>(
     (best, t) => (best && sign * best.value >= sign * t.value ? best : t),
     undefined,
   )
+}
+
+/** What so many of the last tries of a day reached; nothing where there were not so many. */
+function nthBest<T extends { value: number }>(
+  tries: readonly T[],
+  { least, of }: { readonly least: number; readonly of: number },
+): T | undefined {
+  return tries
+    .slice(-of)
+    .toSorted((a, b) => b.value - a.value)
+    .at(least - 1)
 }
 
 /** The value a gate looks at: the weaker side where each side counts, the better one where either will do. */

@@ -2,11 +2,13 @@ import { leastSeconds } from '../practice/dose'
 import type { Library } from '../practice/library'
 import type { Stage } from '../practice/schema'
 import type { Attempt, Evidence } from './evidence'
+import { resultsFromTries } from './from-tries'
 import { severityOf } from './severity'
 
 /**
  * Evidence with every try taken for what it shows, not for what it is called: clean work reaches the least dose of its
- * stage and shows no unsafe fault (progressions.md 1, "clean stage"). A try without its time is taken at its word.
+ * stage and shows no unsafe fault (progressions.md 1, "clean stage"). A try without its time is taken at its word. What
+ * follows from tries stands among the results: nobody types it.
  * @param evidence already folded
  */
 export function asShown(practice: Library, evidence: Evidence): Evidence {
@@ -16,13 +18,16 @@ export function asShown(practice: Library, evidence: Evidence): Evidence {
       const fault = practice.faults.find((f) => f.id === id)
       return fault !== undefined && severityOf(fault, stage, attempt) === 3
     })
+  const attempts = evidence.attempts.map((attempt) => {
+    const stage = stages.get(attempt.stageId)
+    if (!stage || attempt.outcome !== 'clean') return attempt
+    const short = attempt.seconds !== null && attempt.seconds < leastSeconds(stage.dose)
+    return short || severe(stage, attempt) ? { ...attempt, outcome: 'not-yet' as const } : attempt
+  })
+  const { observations } = evidence
   return {
     ...evidence,
-    attempts: evidence.attempts.map((attempt) => {
-      const stage = stages.get(attempt.stageId)
-      if (!stage || attempt.outcome !== 'clean') return attempt
-      const short = attempt.seconds !== null && attempt.seconds < leastSeconds(stage.dose)
-      return short || severe(stage, attempt) ? { ...attempt, outcome: 'not-yet' as const } : attempt
-    }),
+    attempts,
+    observations: [...observations, ...resultsFromTries(practice, attempts, observations)],
   }
 }

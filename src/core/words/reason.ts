@@ -69,7 +69,9 @@ export function describeGate(result: GateResult, practice: Library, wording: Wor
       : `${shown(check, result.value, wording)}${result.valueDay ? ` on ${formatDay(result.valueDay)}` : ''}`
   switch (result.state) {
     case 'unknown':
-      return `${asked}: not checked yet.`
+      return check.shownOn
+        ? `${asked}: ${FROM_TRIES[check.id] ?? 'no tries logged yet'}.`
+        : `${asked}: not checked yet.`
     case 'met':
       return `${asked}: met, ${seen}${renewed(result)}.`
     case 'confirm': {
@@ -87,6 +89,15 @@ export function describeGate(result: GateResult, practice: Library, wording: Wor
     case 'unmet':
       return `${asked}: not yet, ${seen}${notCounted(result)}.`
   }
+}
+
+/** What has to be logged before a check that is read from tries says anything. */
+const FROM_TRIES: Readonly<Record<string, string>> = {
+  'CK-kick-height': 'log kicks with each lead',
+  'CK-both-leads': 'log kicks with each lead on one day',
+  'CK-wall-hold': 'log tries at the wall with their seconds',
+  'CK-offwall': 'log tries with the seconds off the wall',
+  'CK-consistency': 'log tries on a few more days',
 }
 
 function renewed({ renewedDay }: GateResult): string {
@@ -126,8 +137,9 @@ const SIDES: Readonly<Record<Gate['side'], string>> = {
 export function describeAsked(gate: Gate, check: ReadinessCheck, wording: Wording = METRIC): string {
   if (gate.op === 'yes') return check.name
   if (gate.op === 'recorded') return `${check.name}, known`
+  if (gate.last !== undefined) return `Clean on ${gate.value ?? 0} of the last ${gate.last} days`
   const sign = gate.op === '>=' ? 'at least' : 'at most'
-  return `${check.name} ${sign} ${shown(check, gate.value ?? 0, wording)}${SIDES[gate.side]}`
+  return `${check.name} ${sign} ${shown(check, gate.value ?? 0, wording)}${SIDES[gate.side]}${gate.tries ? ` in ${gate.tries.least} of ${gate.tries.of} tries` : ''}`
 }
 
 /** A value with its unit: lengths in the chosen one. */

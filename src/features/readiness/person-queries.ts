@@ -153,7 +153,7 @@ export function personReadiness(
     allFaults: practice.faults.map((f) => ({ value: f.id, label: f.name })),
     tryAt: decision.targetId ?? decision.standing?.stageId ?? ladder[0]?.id ?? '',
     placed: decision.standing?.by === 'placement',
-    checks: checksForFamily(practice, family),
+    checks: checksForFamily(practice, family, new Set(current.map((o) => o.checkId))),
     stages: ladder.map((s) => ({ id: s.id, label: `${s.id} · ${s.name}` })),
     faults: ['FT-head-drop', 'FT-elbow-splay', 'FT-shoulder-sink', 'FT-breath-hold'].map((f) => ({
       id: f,
@@ -171,10 +171,16 @@ export function personReadiness(
   }
 }
 
-/** Checks that some stage of a family asks for, in the order the ladder first asks. */
-function checksForFamily(practice: Library, family: Family): ReadinessCheck[] {
+/** Checks that some stage of a family asks for, in the order the ladder first asks; those read from tries only to correct. */
+function checksForFamily(
+  practice: Library,
+  family: Family,
+  typedBefore: ReadonlySet<string>,
+): ReadinessCheck[] {
   const asked = ladderOf(practice, family).stages.flatMap((s) => s.gates.map((gate) => gate.check))
-  return [...new Set(asked)].map((id) => findById(practice.checks, id))
+  return [...new Set(asked)]
+    .map((id) => findById(practice.checks, id))
+    .filter((check) => check.shownOn === undefined || typedBefore.has(check.id))
 }
 
 /** Tonight's ceiling, where somebody checked in. */

@@ -4,6 +4,7 @@ import type { Spans } from '@/core/body/spans'
 import { findById } from '@/core/practice/find'
 import type { Library } from '@/core/practice/library'
 import type { ReadinessCheck } from '@/core/practice/schema'
+import { isTyped } from '@/core/practice/ask'
 import { checkNext, roundMinutes, suggestedRound, type CheckWorth } from '@/core/readiness/check-next'
 import type { Decision } from '@/core/readiness/decide'
 import type { Observation } from '@/core/readiness/evidence'
@@ -80,7 +81,7 @@ export function roundData(ctx: Context, classId: string): RoundData | null {
   const worth = checkNext(practice, decisions)
   const asked = [
     ...new Set([...worth.map((w) => w.checkId), ...practice.bundles.flatMap((b) => b.checks)]),
-  ].filter((id) => findById(practice.checks, id).life === 'standing')
+  ].filter((id) => isTyped(findById(practice.checks, id)))
   const likely = decisions.flatMap((d) =>
     d.targetId === null ? [] : findById(practice.stages, d.targetId).faults,
   )
@@ -195,7 +196,7 @@ export function cardOf(ctx: Context, classId: string, listed: string | undefined
     ...new Set([...data.checks.map((c) => c.id), ...practice.checks.map((c) => c.id)]),
   ].flatMap((id) => {
     const check = findById(practice.checks, id)
-    return check.life === 'standing' ? [{ value: id, label: check.name }] : []
+    return isTyped(check) ? [{ value: id, label: check.name }] : []
   })
   const known = asked.filter((id) => choices.some((c) => c.value === id))
   const [first] = data.bundles
