@@ -68,6 +68,7 @@ describe('facts', () => {
     const o = saw('CK-leg-lift-forearm', { left: 5, right: 6 }, 1, {
       faults: ['FT-head-drop'],
       note: 'left first',
+      region: 'shoulder',
     })
     const [a, p] = [did('FS-05'), placed('FS-04')]
     appendObservation(db, o, origin(1))

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { OVERRIDE_REASONS } from '../classes/override'
-import { REGIONS } from '../screening/tonight'
+import { REGIONS } from '../screening/regions'
 import { stampFields } from './stamp'
 
 /** Everything that can happen on the floor or at a desk and is kept for good, one schema a kind. */
@@ -47,6 +47,8 @@ const observation = z.object({
   watched: z.boolean(),
   faults: FAULTS,
   note: z.string().trim().max(280, 'A note may have 280 characters.'),
+  /** Where it hurt, of a report of pain. */
+  region: z.enum(REGIONS).nullish(),
   replaces: ID.nullable(),
 })
 

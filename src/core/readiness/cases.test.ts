@@ -3,6 +3,7 @@ import { addDays } from '../day'
 import { findById } from '../practice/find'
 import { shippedPractice } from '../practice/library'
 import type { Gate } from '../practice/schema'
+import type { Region } from '../screening/regions'
 import { capsFrom, NO_LIMITS, NOT_ASKED, type Caps } from '../screening/caps'
 import { decide, type Decision, type Outcome, type Ways } from './decide'
 import type { Attempt, Observation, Placement } from './evidence'
@@ -249,10 +250,18 @@ describe('going back and coming back', () => {
     expect(fs([did('FS-05', 9), fault('FS-05', 8, id), fault('FS-05', 1, id)]).outcome).not.toBe('step-back')
   })
   it('pain of 3 is kept up with; 4 steps back until a better report, and old pain is no news', () => {
-    const said = (value: number, daysAgo: number) => saw('CK-symptoms-after', value, daysAgo)
+    const said = (value: number, daysAgo: number, region: Region | null = null) =>
+      saw('CK-symptoms-after', value, daysAgo, { region })
     expect(fs([did('FS-05'), said(3, 1)]).outcome).toBe('build')
     expect(fs([did('FS-05'), said(4, 2), said(1, 1)]).outcome).toBe('build')
     expect(fs([did('FS-05'), said(9, 15)]).outcome).toBe('build')
+    // A place speaks of what loads it: a wrist says nothing of dolphins, a shoulder does, and “nothing hurts” ends both.
+    expect(fs([did('FS-05'), said(6, 1, 'wrist')]).outcome).toBe('build')
+    expect(fs([did('FS-05'), said(6, 1, 'shoulder')]).outcome).toBe('step-back')
+    expect(fs([did('FS-05'), said(6, 2, 'shoulder'), said(1, 1, 'wrist')]).outcome).toBe('step-back')
+    expect(fs([did('FS-05'), said(6, 2, 'shoulder'), said(0, 1)]).outcome).toBe('build')
+    const hands = decide(practice, 'HS', 's', evidence(did('HS-03'), said(6, 1, 'wrist')), NO_LIMITS, TODAY)
+    expect(hands.outcome).toBe('step-back')
   })
   it('after a time away the rungs are shown again from where they were taken back to', () => {
     // Held FS-05, away 30 days, back on FS-04 yesterday: stands at FS-04 and FS-05 is next, with its own checks.

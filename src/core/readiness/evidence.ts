@@ -1,5 +1,6 @@
 import type { Day } from '../day'
 import { foldFacts } from '../facts/order'
+import type { Region } from '../screening/regions'
 
 /** Result of a check: a single value, or one a side. Yes is 1 and no is 0. */
 export type Values = { readonly single?: number; readonly left?: number; readonly right?: number }
@@ -42,6 +43,8 @@ export type Observation = Fact & {
   readonly observer: string
   readonly classId: string | null
   readonly note: string
+  /** Where a report of pain speaks of; absent or null where it was not said. */
+  readonly region?: Region | null
   /** A correction that takes the earlier entry back without putting another in its place. */
   readonly withdrawn: boolean
 }

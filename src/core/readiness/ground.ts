@@ -1,4 +1,5 @@
 import type { Day } from '../day'
+import { findById } from '../practice/find'
 import type { Library } from '../practice/library'
 import { FAMILIES, type Family } from '../practice/schema'
 import { foldEvidence, type Evidence } from './evidence'
@@ -63,9 +64,9 @@ function groundIn(practice: Library, family: Family, evidence: Evidence, asOf: D
   const ladder = ladderOf(practice, family)
   const { standing, bases, topId, layoff } = footingOf(ladder, evidence, asOf)
   const setbacks = setbacksOf(ladder, evidence, practice.faults, asOf)
-  const pain = painAfterWork(practice, evidence, asOf)
   const ownAt = (stageId: string): Setback | PainAfterWork | null =>
-    setbacks.find((s) => ladder.beneath(stageId).has(s.stageId)) ?? pain
+    setbacks.find((s) => ladder.beneath(stageId).has(s.stageId)) ??
+    painAfterWork(practice, evidence, findById(practice.stages, stageId), asOf)
   /** A stage that rests on one with a setback is one rung further off. */
   const left = (stageId: string): string => (ownAt(stageId) ? stepsBelow(ladder.stages, stageId, 1) : stageId)
   const behind = (of: readonly Base[]): ReadonlySet<string> =>

@@ -2,6 +2,7 @@ import { daysBetween, type Day } from '../day'
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
 import type { Fault, Stage } from '../practice/schema'
+import { loadsRegion, type Region } from '../screening/regions'
 import { severityOf, STOP_SIGN } from './severity'
 import { resultsOf, type Attempt, type Evidence } from './evidence'
 import { isCleanWork } from './favourable'
@@ -34,6 +35,7 @@ export type PainAfterWork = {
   readonly code: 'pain-after-work'
   readonly value: number
   readonly day: Day
+  readonly region: Region | null
   readonly evidenceIds: readonly string[]
 }
 
@@ -147,11 +149,26 @@ function atStage(
   return [...severe, ...exit, ...twice]
 }
 
-/** Pain after the last work above what is kept up with, from the newest report while it is fresh. */
-export function painAfterWork(practice: Library, evidence: Evidence, asOf: Day): PainAfterWork | null {
-  const newest = resultsOf(evidence.observations, SYMPTOMS).at(-1)
-  const value = newest?.values.single
-  if (!newest || value === undefined || value < PAIN_FROM) return null
-  if (daysBetween(newest.day, asOf) > findById(practice.checks, SYMPTOMS).freshDays) return null
-  return { code: 'pain-after-work', value, day: newest.day, evidenceIds: [newest.id] }
+/**
+ * Pain after the last work above what is kept up with, from the newest report of each region while it is fresh, where the
+ * stage loads that region; a report that names none speaks of all work.
+ */
+export function painAfterWork(
+  practice: Library,
+  evidence: Evidence,
+  stage: Pick<Stage, 'load'>,
+  asOf: Day,
+): PainAfterWork | null {
+  const { freshDays } = findById(practice.checks, SYMPTOMS)
+  const newest = new Map<Region | null, PainAfterWork>()
+  for (const { id, day, values, region = null } of resultsOf(evidence.observations, SYMPTOMS)) {
+    if (values.single === undefined || daysBetween(day, asOf) > freshDays) continue
+    // Who is asked again and names no place speaks of everything told before.
+    if (region === null) newest.clear()
+    newest.set(region, { code: 'pain-after-work', value: values.single, day, region, evidenceIds: [id] })
+  }
+  const loaded = [...newest.values()].filter(
+    ({ region, value }) => value >= PAIN_FROM && (region === null || loadsRegion(stage.load, region)),
+  )
+  return loaded.toSorted((a, b) => b.value - a.value)[0] ?? null
 }

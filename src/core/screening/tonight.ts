@@ -1,22 +1,8 @@
 import type { Library } from '../practice/library'
 import type { LoadTag } from '../practice/schema'
+import { REGION_LOADS, type Region } from './regions'
 import { capsFrom, NO_LIMITS, type Cap, type Caps } from './caps'
 import type { Day } from '../day'
-
-/** Where it may hurt, as asked with a body map. */
-export const REGIONS = [
-  'neck',
-  'shoulder',
-  'elbow',
-  'wrist',
-  'back',
-  'hip',
-  'knee',
-  'foot',
-  'head',
-  'belly',
-] as const
-export type Region = (typeof REGIONS)[number]
 
 /** Tonight's check-in: under half a minute, private; it lowers tonight's ceiling and nothing else. */
 export type CheckIn = {
@@ -30,36 +16,6 @@ export type CheckIn = {
   /** Option ids of the daily questions that were ticked, such as `one` of D4. */
   readonly ticked: readonly string[]
   readonly touch: 'no' | 'ask' | 'yes'
-}
-
-/** Loads that a sore region should not carry (cautions.md D1; ruling 2 for the neck). */
-const REGION_LOADS: Readonly<Record<Region, readonly { tag: LoadTag; level: 1 | 2 | 3 }[]>> = {
-  neck: [
-    { tag: 'HB', level: 1 },
-    { tag: 'NF', level: 1 },
-    { tag: 'HBH', level: 3 },
-    { tag: 'FR', level: 3 },
-  ],
-  shoulder: [
-    { tag: 'SE', level: 2 },
-    { tag: 'WB', level: 3 },
-    { tag: 'FB', level: 3 },
-  ],
-  elbow: [
-    { tag: 'WB', level: 3 },
-    { tag: 'FB', level: 3 },
-  ],
-  wrist: [{ tag: 'WB', level: 2 }],
-  back: [
-    { tag: 'SF', level: 2 },
-    { tag: 'SX', level: 2 },
-    { tag: 'FR', level: 2 },
-  ],
-  hip: [{ tag: 'FR', level: 3 }],
-  knee: [{ tag: 'KN', level: 2 }],
-  foot: [{ tag: 'FR', level: 3 }],
-  head: [{ tag: 'HBH', level: 1 }],
-  belly: [{ tag: 'AC', level: 1 }],
 }
 
 /** Pain from here leaves the region's loads out; the neck already from 3 (ruling 2). */

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm'
 import { check, index, integer, real, sqliteTable, text, type AnySQLiteColumn } from 'drizzle-orm/sqlite-core'
+import { REGIONS } from '@/core/screening/regions'
 import { factColumns } from './columns'
 import { student } from './people'
 import { classSession } from './classes'
@@ -27,6 +28,8 @@ export const observation = sqliteTable(
     classId: text('class_id').references((): AnySQLiteColumn => classSession.id, { onDelete: 'set null' }),
     faults: text('faults', { mode: 'json' }).$type<string[]>().notNull(),
     note: text('note').notNull(),
+    /** Where a report of pain speaks of. */
+    region: text('region', { enum: REGIONS }),
   },
   (t) => [
     index('observation_student').on(t.studentId, t.day),

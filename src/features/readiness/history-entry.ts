@@ -1,3 +1,4 @@
+import type { Region } from '@/core/screening/regions'
 import 'server-only'
 import { formatDay } from '@/core/day'
 import { findById } from '@/core/practice/find'
@@ -26,6 +27,7 @@ export type HistoryEntry = {
   was: {
     typed: { single: string; left: string; right: string }
     faults: string[]
+    region: Region | null
     aided: boolean
     valid: boolean
     watched: boolean
@@ -64,7 +66,7 @@ export function historyEntry(
     dayLabel: formatDay(o.day),
     checkId: check.id,
     check: check.name,
-    result: single === undefined ? sides : shown(check, single, wording),
+    result: `${single === undefined ? sides : shown(check, single, wording)}${o.region ? `, ${o.region}` : ''}`,
     counted: describeCounted(o, check),
     observer: o.observer,
     faults: o.faults.map((f) => faultName(practice, f)),
@@ -72,6 +74,7 @@ export function historyEntry(
     was: {
       typed: typedOf(check, o.values, wording),
       faults: [...o.faults],
+      region: o.region ?? null,
       aided: o.aided,
       valid: o.valid,
       watched: o.watched,

@@ -2,7 +2,7 @@
 
 import { Button, Stack, Text } from '@mantine/core'
 import { useState } from 'react'
-import type { Region } from '@/core/screening/tonight'
+import type { Region } from '@/core/screening/regions'
 import { FormProblem } from '@/ui/form-problem'
 import { ScalePick, TapMany, TapPick } from '@/ui/scale-pick'
 import type { FactOf } from '@/core/facts/fact'

@@ -4,6 +4,7 @@ import { Checkbox, Chip, Group, Select, Text, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import type { ReadinessCheck } from '@/core/practice/schema'
 import { isSpan, type Spans } from '@/core/body/spans'
+import { REGIONS, type Region } from '@/core/screening/regions'
 import { plain, type Wording } from '@/core/words/number'
 import { unitOf } from '@/core/words/reason'
 import { FormShell } from '@/ui/form-shell'
@@ -22,8 +23,12 @@ type Props = {
   onSaved: () => void
 }
 
+/** The report of what the last class cost asks where, too. */
+const ASKS_WHERE = 'CK-symptoms-after'
+
 const EMPTY = {
   ...{ single: '', left: '', right: '', aided: false, valid: true, watched: true, note: '' },
+  region: null as Region | null,
   faults: [] as string[],
 }
 
@@ -38,11 +43,11 @@ export function CheckForm({ studentId, check, spans, corrects, onSaved }: Props)
   const keys: readonly Key[] = check.side === 'each' ? ['left', 'right'] : ['single']
 
   const submit = async (): Promise<void> => {
-    const { single, left, right, aided, valid, watched, note, faults } = values
+    const { single, left, right, aided, valid, watched, note, faults, region } = values
     const replaces = corrects?.id ?? null
     const typed = check.side === 'each' ? { left, right } : { single }
     const stored = await save({
-      ...{ aided, valid, watched, note, faults, typed, studentId, checkId: check.id, replaces },
+      ...{ aided, valid, watched, note, faults, region, typed, studentId, checkId: check.id, replaces },
     })
     if (!stored) return
     setValues(EMPTY)
@@ -62,6 +67,16 @@ export function CheckForm({ studentId, check, spans, corrects, onSaved }: Props)
           />
         ))}
       </Group>
+      {check.id === ASKS_WHERE ? (
+        <Select
+          label="Where it hurts"
+          description="Only what loads it steps back; without a place everything does."
+          data={[...REGIONS]}
+          value={values.region}
+          clearable
+          onChange={(region) => change({ region: REGIONS.find((r) => r === region) ?? null })}
+        />
+      ) : null}
       {isSpan(check.unit) ? (
         <Text size="sm" c="dimmed">
           One of their own {check.unit} is about {plain(spans[check.unit])} cm; “18 cm” is turned into{' '}
