@@ -1,4 +1,4 @@
-import { addDays, type Day } from '../day'
+import { addDays, daysBetween, type Day } from '../day'
 import type { Library } from '../practice/library'
 import type { IntakeQuestion } from '../practice/schema'
 
@@ -73,9 +73,16 @@ export function conditionsOf(practice: Library, screening: Screening, asOf: Day)
       unknown.push(question.id)
       continue
     }
-    if (until && addDays(until, -REMIND_DAYS) <= asOf) soon.push({ question: question.id, until })
-    if (answer?.choice === 'yes') stands(question, answer)
-    else if (answer?.choice === 'no' || (!answer && covered)) continue
+    if (answer?.choice === 'yes') {
+      // A rule may ask sooner: then the answer is asked again and goes on acting meanwhile.
+      const again = recheckOn(practice, question, answer)
+      if (again < asOf) expired.push(question.id)
+      else if (addDays(again, -remindBefore(answer.day, again)) <= asOf)
+        soon.push({ question: question.id, until: again })
+      stands(question, answer)
+    } else if (until && addDays(until, -REMIND_DAYS) <= asOf) soon.push({ question: question.id, until })
+    if (answer?.choice === 'yes') continue
+    if (answer?.choice === 'no' || (!answer && covered)) continue
     else unknown.push(question.id)
   }
   if (screening.gentle) set.add('GENTLE')
@@ -83,6 +90,22 @@ export function conditionsOf(practice: Library, screening: Screening, asOf: Day)
   if (core.length > 0) set.add('UNKNOWN-core')
   if (unknown.length > core.length) set.add('UNKNOWN-other')
   return { set, since, unknown, expired, soon }
+}
+
+/** The last day on which a yes is good: six months, or as long as the rules that it fires give it. */
+function recheckOn(practice: Library, question: IntakeQuestion, answer: Answer): Day {
+  const set = new Set(setBy(question, answer))
+  const spans = practice.cautions.flatMap((rule) =>
+    rule.recheck === 'days' && rule.recheckDays !== undefined && rule.conditions.some((c) => set.has(c))
+      ? [rule.recheckDays]
+      : [],
+  )
+  return addDays(answer.day, Math.min(ANSWER_DAYS, ...spans))
+}
+
+/** A reminder comes three weeks ahead, or in the last quarter of a shorter span. */
+function remindBefore(from: Day, until: Day): number {
+  return Math.min(REMIND_DAYS, Math.floor(daysBetween(from, until) / 4))
 }
 
 /** Questions of the first visit that are kept; daily ones and what is only talked about are apart. */

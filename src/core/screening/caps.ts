@@ -115,7 +115,8 @@ export function capsFrom(
   }
 }
 
-function capOf(rule: Caution, tag: LoadTag, level: Cap['level']): Cap {
+/** One rule's limit on one load. */
+export function capOf(rule: Caution, tag: LoadTag, level: Cap['level']): Cap {
   return {
     ruleId: rule.id,
     action: rule.action,

@@ -10,10 +10,11 @@ import {
 import type { Day } from '@/core/day'
 import type { Family } from '@/core/practice/schema'
 import { decide, type Decision, type Ways } from '@/core/readiness/decide'
-import type { Evidence } from '@/core/readiness/evidence'
+import { foldEvidence, type Evidence } from '@/core/readiness/evidence'
 import { answerTo, type OfferTap } from '@/core/readiness/offers'
 import { conditionsOf } from '@/core/screening/answers'
-import { capsFrom, capsOf, type Caps } from '@/core/screening/caps'
+import { capsFrom, capsOf, NO_LIMITS, type Caps } from '@/core/screening/caps'
+import { capsSeen } from '@/core/screening/seen'
 import { SHUT_LIMITS } from '@/core/screening/shut'
 import { checkInOf, tonightsCaps, together, touchTonight, type CheckIn } from '@/core/screening/tonight'
 import { readApproaches } from '@/db/approaches'
@@ -72,7 +73,8 @@ export function judgeOf(ctx: Context, class_: ForClass | null = null): Judge {
       on === day
         ? capsFrom(practice, conditions(id), clearances, on)
         : capsOf(practice, screening, clearances, on)
-    return shut ? together(own, room, SHUT_LIMITS) : together(own, room)
+    const seen = { ...NO_LIMITS, caps: capsSeen(practice, foldEvidence(evidence(id), on).observations, on) }
+    return shut ? together(own, seen, room, SHUT_LIMITS) : together(own, seen, room)
   }
   const limits = once((id: string) => limitsOn(id, day))
   const checkIn = (id: string): CheckIn | null => checkInOf(health(id).checkIns, day)

@@ -146,7 +146,7 @@ function sentences({ ctx, record, judge, decisions, plan, unplaced }: Known): Se
       : null,
     stale[0]
       ? {
-          text: `Ask ${stale[0].name} again: a health answer is ${Math.floor(stale[0].days / 30)} months old${stale.length > 1 ? `, and ${stale.length - 1} more like it` : ''}.`,
+          text: `Ask ${stale[0].name} again: a health answer is ${howLong(stale[0].days)} old${stale.length > 1 ? `, and ${stale.length - 1} more like it` : ''}.`,
           href: `/students/${stale[0].id}/health`,
         }
       : null,
@@ -173,6 +173,11 @@ function isFirstSolo({ practice }: Context, decision: Decision | undefined): boo
 }
 
 /** Age of the oldest answer that has run out, days; null where none has. */
+/** A span as it is said: in weeks until they are many, then in months. */
+function howLong(days: number): string {
+  return days < 70 ? count(Math.floor(days / 7), 'week') : count(Math.floor(days / 30), 'month')
+}
+
 function oldestExpired({ practice, clock: { today } }: Context, judge: Judge, id: string): number | null {
   const { screening } = judge.health(id)
   const { expired } = conditionsOf(practice, screening, today)
