@@ -72,7 +72,7 @@ it('an elbow that slides in a hop shows no height', () => {
 it('consistency is clean days of the last five at one stage', () => {
   const tuck = (clean: boolean, d: number): Attempt =>
     tried('HD-08', d, { outcome: clean ? 'clean' : 'not-yet', seconds: 40 })
-  const pattern = (marks: string): Attempt[] => [...marks].map((m, i) => tuck(m === 'x', marks.length - i))
+  const pattern = (marks: string): Attempt[] => Array.from(marks, (m, i) => tuck(m === 'x', marks.length - i))
   expect(gateAt('HD-10', 'CK-consistency', ...pattern('xx.xx'))).toMatchObject({ state: 'met', value: 4 })
   expect(gateAt('HD-10', 'CK-consistency', ...pattern('x..xx')).state).not.toBe('met')
   expect(gateAt('HD-10', 'CK-consistency', ...pattern('.....xxxx')).value).toBe(4)

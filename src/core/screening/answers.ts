@@ -65,25 +65,13 @@ export function conditionsOf(practice: Library, screening: Screening, asOf: Day)
   const covered = statement !== null && statement <= asOf && addDays(statement, ANSWER_DAYS) >= asOf
   for (const question of practice.intake.filter(isHealth)) {
     const answer = latest(screening.answers, question.id, asOf)
-    const until = answer ? addDays(answer.day, ANSWER_DAYS) : null
-    if (answer && until && until < asOf) {
-      expired.push(question.id)
-      // What was once a yes stays in force until somebody answers again: running out never opens anything.
-      if (answer.choice === 'yes') stands(question, answer)
-      unknown.push(question.id)
-      continue
-    }
-    if (answer?.choice === 'yes') {
-      // A rule may ask sooner: then the answer is asked again and goes on acting meanwhile.
-      const again = recheckOn(practice, question, answer)
-      if (again < asOf) expired.push(question.id)
-      else if (addDays(again, -remindBefore(answer.day, again)) <= asOf)
-        soon.push({ question: question.id, until: again })
-      stands(question, answer)
-    } else if (until && addDays(until, -REMIND_DAYS) <= asOf) soon.push({ question: question.id, until })
-    if (answer?.choice === 'yes') continue
-    if (answer?.choice === 'no' || (!answer && covered)) continue
-    else unknown.push(question.id)
+    const { lapsed, again, soonUntil } = freshness(practice, question, answer, asOf)
+    if (again) expired.push(question.id)
+    if (soonUntil) soon.push({ question: question.id, until: soonUntil })
+    // What was once a yes stays in force until somebody answers again: running out never opens anything.
+    if (answer?.choice === 'yes') stands(question, answer)
+    const known = answer ? answer.choice === 'yes' || answer.choice === 'no' : covered
+    if (lapsed || !known) unknown.push(question.id)
   }
   if (screening.gentle) set.add('GENTLE')
   const core = unknown.filter((id) => practice.intake.some((q) => q.id === id && q.core))
@@ -92,9 +80,30 @@ export function conditionsOf(practice: Library, screening: Screening, asOf: Day)
   return { set, since, unknown, expired, soon }
 }
 
-/** The last day on which a yes is good: six months, or as long as the rules that it fires give it. */
-function recheckOn(practice: Library, question: IntakeQuestion, answer: Answer): Day {
-  const set = new Set(setBy(question, answer))
+type Freshness = {
+  /** Older than any answer may be: it counts as unknown. */
+  readonly lapsed: boolean
+  /** To be asked again; a yes whose rule asks sooner than six months goes on acting meanwhile. */
+  readonly again: boolean
+  readonly soonUntil: Day | null
+}
+
+function freshness(
+  practice: Library,
+  question: IntakeQuestion,
+  answer: Answer | undefined,
+  asOf: Day,
+): Freshness {
+  if (!answer) return { lapsed: false, again: false, soonUntil: null }
+  const until = goodUntil(practice, question, answer)
+  const again = until < asOf
+  const soon = !again && addDays(until, -remindBefore(answer.day, until)) <= asOf
+  return { lapsed: addDays(answer.day, ANSWER_DAYS) < asOf, again, soonUntil: soon ? until : null }
+}
+
+/** The last day on which an answer is good: six months, or as long as the rules that a yes fires give it. */
+function goodUntil(practice: Library, question: IntakeQuestion, answer: Answer): Day {
+  const set = new Set(answer.choice === 'yes' ? setBy(question, answer) : [])
   const spans = practice.cautions.flatMap((rule) =>
     rule.recheck === 'days' && rule.recheckDays !== undefined && rule.conditions.some((c) => set.has(c))
       ? [rule.recheckDays]
