@@ -1,4 +1,5 @@
 import type { Library } from '../practice/library'
+import { waysInForce } from './effects'
 
 /** Where a setting stands: pose → teacher → class → student, the last one set wins. The studio stands above all. */
 export const SCOPES = ['teacher', 'class', 'student'] as const
@@ -60,12 +61,13 @@ export function hiddenStages(
   practice: Library,
   resolved: ReadonlyMap<string, Pick<Resolved, 'option'>>,
 ): ReadonlySet<string> {
-  return new Set(
-    practice.approaches.flatMap((question) => {
+  return new Set([
+    ...practice.approaches.flatMap((question) => {
       const option = question.options.find((o) => o.id === resolved.get(question.id)?.option)
       return option?.hides ?? []
     }),
-  )
+    ...waysInForce(practice, resolved).flatMap(({ hides }) => hides ?? []),
+  ])
 }
 
 /** Branches that the options in force would rather take, in the order of the questions. */
@@ -73,10 +75,13 @@ export function preferredStages(
   practice: Library,
   resolved: ReadonlyMap<string, Pick<Resolved, 'option'>>,
 ): string[] {
-  return practice.approaches.flatMap((question) => {
-    const option = question.options.find((o) => o.id === resolved.get(question.id)?.option)
-    return option?.prefers ?? []
-  })
+  return [
+    ...practice.approaches.flatMap((question) => {
+      const option = question.options.find((o) => o.id === resolved.get(question.id)?.option)
+      return option?.prefers ?? []
+    }),
+    ...waysInForce(practice, resolved).flatMap(({ prefers }) => prefers ?? []),
+  ]
 }
 
 export type Clash = { readonly a: string; readonly b: string; readonly problem: string }

@@ -24,6 +24,7 @@ import pu from './data/stages/pu.json'
 import sh from './data/stages/sh.json'
 import substitutes from './data/substitutes.json'
 import warmups from './data/warmups.json'
+import ways from './data/ways.json'
 import { ruleGates } from './rule-gates'
 import * as schema from './schema'
 import { FAMILIES, type Family, type Gate, type Stage } from './schema'
@@ -67,6 +68,7 @@ const LibrarySchema = z.strictObject({
   cautions: z.array(schema.CautionSchema),
   intake: z.array(schema.IntakeSchema),
   approaches: z.array(schema.ApproachSchema),
+  ways: z.array(schema.WaySchema),
   presets: z.array(schema.PresetSchema),
   clashes: z.array(schema.ClashSchema),
   props: z.array(schema.PropSchema),
@@ -95,6 +97,7 @@ export const SHIPPED: LibrarySource = {
   cautions,
   intake,
   approaches,
+  ways,
   presets,
   clashes,
   props,

@@ -1,5 +1,6 @@
 import type { Day } from '../day'
 import { afterSatisfied, isFoot } from '../practice/after'
+import { gatesWith, type Asked } from '../approaches/effects'
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
 import type { Family, Gate, Stage } from '../practice/schema'
@@ -63,6 +64,8 @@ export type Ways = {
   readonly hidden: ReadonlySet<string>
   /** Branches it would rather take, in order: they settle ties. */
   readonly prefers: readonly string[]
+  /** Checks that it asks besides the stages' own. */
+  readonly asks?: readonly Asked[]
 }
 
 const ANY_WAY: Ways = { hidden: new Set(), prefers: [] }
@@ -82,7 +85,7 @@ export function decide(
   asOf: Day,
   ways: Ways = ANY_WAY,
 ): Decision {
-  const case_ = openCase(practice, family, allEvidence, limits, asOf)
+  const case_ = openCase(practice, family, allEvidence, limits, asOf, ways.asks)
   const { standing, back } = case_
   const base = { studentId, family, asOf, standing }
   const standingReason: Reason = standing ? { code: 'standing', standing } : { code: 'no-standing' }
@@ -147,12 +150,20 @@ type Case = Omit<FamilyGround, 'credited' | 'proven'> & {
   /** Shown or seen by eye, in any family (ruling 18). */
   readonly credited: ReadonlySet<string>
   readonly proven: ReadonlySet<string>
+  readonly asks: readonly Asked[]
 }
 
-function openCase(practice: Library, family: Family, allEvidence: Evidence, limits: Caps, asOf: Day): Case {
+function openCase(
+  practice: Library,
+  family: Family,
+  allEvidence: Evidence,
+  limits: Caps,
+  asOf: Day,
+  asks: readonly Asked[] = [],
+): Case {
   const ground = groundOf(practice, allEvidence, asOf)
   const { evidence, credited, proven } = ground
-  return { ...ground.in(family), practice, evidence, limits, asOf, credited, proven }
+  return { ...ground.in(family), practice, evidence, limits, asOf, credited, proven, asks }
 }
 
 type Judgement = Pick<Decision, 'outcome' | 'reasons' | 'missing' | 'wouldChange'> & {
@@ -161,7 +172,7 @@ type Judgement = Pick<Decision, 'outcome' | 'reasons' | 'missing' | 'wouldChange
 
 function judge(case_: Case, stage: Stage): Judgement {
   const { practice, limits } = case_
-  const gates = stage.gates.filter((gate) => gate.life === 'standing')
+  const gates = gatesWith(practice, stage, case_.asks).filter((gate) => gate.life === 'standing')
   const results = gates.map((gate) => gateResult(case_, stage, gate))
   const missing = results.filter((result) => result.state !== 'met')
   const reasons: Reason[] = results.map((result) => ({ code: 'gate', result }))

@@ -1,4 +1,5 @@
 import 'server-only'
+import { waysInForce, type InForce } from '@/core/approaches/effects'
 import {
   clashesOf,
   hiddenStages,
@@ -11,9 +12,10 @@ import {
 } from '@/core/approaches/resolve'
 import { shiftsBetween } from '@/core/approaches/preview'
 import { findById } from '@/core/practice/find'
-import { FAMILIES } from '@/core/practice/schema'
+import { FAMILIES, type Way } from '@/core/practice/schema'
 import { describeClash, optionName, scopeWord } from '@/core/words/approach'
 import { OUTCOME_WORD } from '@/core/words/outcome'
+import { describeWay } from '@/core/words/way'
 import { stageName } from '@/core/words/reason'
 import { readApproaches } from '@/db/approaches'
 import { classLines, findClass } from '@/db/classes'
@@ -29,6 +31,8 @@ export type OptionView = {
   readonly reason: string
   readonly cost: string
   readonly hides: readonly string[]
+  /** What it does, a line a thing. */
+  readonly does: readonly string[]
   readonly forbidden: boolean
 }
 export type QuestionView = {
@@ -83,6 +87,9 @@ export function approachPage(ctx: Context, asked: string, scopeId: string): Appr
             reason: o.reason,
             cost: o.cost,
             hides: o.hides.map((id) => stageName(practice, id)),
+            does: practice.ways
+              .filter((way) => way.of === `${q.id}:${o.id}`)
+              .flatMap((way) => describeWay(practice, way, ctx.studio)),
             forbidden: forbidden.includes(`${q.id}:${o.id}`),
           })),
         }
@@ -133,7 +140,22 @@ export function affected(ctx: Context, scope: Scope, scopeId: string): readonly 
   return listNames(ctx.scope).map((s) => s.id)
 }
 
-export type Preview = { readonly lines: readonly string[]; readonly hides: readonly string[] }
+export type Preview = {
+  readonly lines: readonly string[]
+  readonly hides: readonly string[]
+  /** What else it does from now on, and what it no longer does. */
+  readonly does: readonly string[]
+}
+
+/** What the ways in force would begin to do, and cease to do. */
+function wayChanges({ practice, studio }: Context, now: InForce, then: InForce): string[] {
+  const [before, after] = [waysInForce(practice, now), waysInForce(practice, then)]
+  const lines = (ways: readonly Way[]): string[] => ways.flatMap((way) => describeWay(practice, way, studio))
+  return [
+    ...lines(after.filter((way) => !before.includes(way))),
+    ...lines(before.filter((way) => !after.includes(way))).map((line) => `No longer: ${line}`),
+  ]
+}
 
 /** What a set of choices at a scope would change, for whom; nothing is stored. */
 export function previewChoices(ctx: Context, scope: Scope, scopeId: string, choices: Choices): Preview {
@@ -147,14 +169,16 @@ export function previewChoices(ctx: Context, scope: Scope, scopeId: string, choi
   const book = readApproaches(ctx.scope)
   const at = layersAt(scope, scopeId, (s, id) => book.of(s, id))
   const { forbidden } = ctx.studio.floor
-  const before = hiddenStages(practice, resolveApproaches(practice, at, forbidden))
-  const after = hiddenStages(practice, resolveApproaches(practice, tried(at), forbidden))
+  const now = resolveApproaches(practice, at, forbidden)
+  const then = resolveApproaches(practice, tried(at), forbidden)
+  const [before, after] = [hiddenStages(practice, now), hiddenStages(practice, then)]
   return {
     lines: shiftsBetween(all(), all(tried)).map(({ studentId, from, to }) => {
       const said = ({ outcome, targetId }: typeof from): string =>
         `${OUTCOME_WORD[outcome]}${targetId === null ? '' : `, ${findById(practice.stages, targetId).name}`}`
       return `${names.get(studentId) ?? ''}: from ${said(from)} to ${said(to)}.`
     }),
+    does: wayChanges(ctx, now, then),
     hides: [
       ...[...after]
         .filter((id) => !before.has(id))

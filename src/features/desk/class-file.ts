@@ -1,4 +1,5 @@
 import 'server-only'
+import { attemptsAllowed } from '@/core/approaches/effects'
 import { attemptCap, firstMonthCap } from '@/core/approaches/floor'
 import type { Brief } from '@/core/classes/brief'
 import type { Lock } from '@/core/classes/lock'
@@ -71,6 +72,7 @@ export function briefFor(ctx: Context, record: Planned, locks: readonly Lock[]):
         mostAttempts: attemptCap(
           studio.floor,
           firstMonthCap([createdDay, ...(begun.get(id) ?? [])], clock.today),
+          attemptsAllowed(practice, judge.approaches(id)),
         ),
         touch: judge.touch(id),
         // That day's check-in lowers what is planned and leaves the standing as it is.

@@ -1,4 +1,5 @@
 import 'server-only'
+import { askedBy, handsOff } from '@/core/approaches/effects'
 import { floorCaps } from '@/core/approaches/floor'
 import {
   hiddenStages,
@@ -82,8 +83,13 @@ export function judgeOf(ctx: Context, class_: ForClass | null = null): Judge {
     resolveApproaches(practice, layers, studio.floor.forbidden)
   const waysFor = (id: string, layers: (stored: Layers) => Layers): Ways => {
     const inForce = resolve(layers(book.layersFor(id, class_?.id ?? null)))
-    return { hidden: hiddenStages(practice, inForce), prefers: preferredStages(practice, inForce) }
+    return {
+      hidden: hiddenStages(practice, inForce),
+      prefers: preferredStages(practice, inForce),
+      asks: askedBy(practice, inForce),
+    }
   }
+  const approaches = once((id: string) => resolve(book.layersFor(id, class_?.id ?? null)))
   return {
     day,
     limits,
@@ -93,9 +99,11 @@ export function judgeOf(ctx: Context, class_: ForClass | null = null): Judge {
       const said = checkIn(id)
       return said ? together(limits(id), tonightsCaps(practice, said, day)) : limits(id)
     },
-    touch: (id) => touchTonight(conditions(id).set, checkIn(id)),
+    // A way that keeps hands off stands above what anybody would let happen.
+    touch: (id) =>
+      handsOff(practice, approaches(id)) ? 'no' : touchTonight(conditions(id).set, checkIn(id)),
     evidence,
-    approaches: (id) => resolve(book.layersFor(id, class_?.id ?? null)),
+    approaches: (id) => (id === null ? resolve(book.layersFor(null, class_?.id ?? null)) : approaches(id)),
     looked: (id, stageId) => answerTo(taps(id), id, stageId, clock.nowMs),
     decide: (id, family, { evidence: facts = evidence(id), asOf = day, layers = (l: Layers) => l } = {}) =>
       decide(

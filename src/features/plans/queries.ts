@@ -1,4 +1,5 @@
 import 'server-only'
+import { beginnings, beginWith, cueFor, type InForce } from '@/core/approaches/effects'
 import { apartIn } from '@/core/classes/apart'
 import type { Brief } from '@/core/classes/brief'
 import { versionsOf, type Plan, type PlanBlock, type Version } from '@/core/classes/plan'
@@ -25,7 +26,7 @@ import { listGroups } from '@/db/groups'
 import { listNames } from '@/db/students'
 import type { StudioRecord } from '@/db/studio'
 import type { Context } from '../context'
-import { CLASS_FAMILY, classFile } from '../desk/class-file'
+import { CLASS_FAMILY, classFile, judgeOfClass } from '../desk/class-file'
 import { peopleOf, type People } from '../desk/people'
 
 export type ClassSummary = {
@@ -152,7 +153,9 @@ export function planView(ctx: Context, id: string): PlanView | null {
   if (!file)
     return { ...base, planned: false, editable: true, blocks: [], pull: '', warnings: [], violations: [] }
   const { plan, brief, past } = file
-  const view: View = { ctx, brief, people: peopleOf(ctx, everyoneIn(plan)) }
+  const judge = judgeOfClass(ctx, record)
+  const waysOf = (studentId: string): InForce => judge.approaches(studentId)
+  const view: View = { ctx, brief, people: peopleOf(ctx, everyoneIn(plan)), waysOf }
   const broken = brief ? validatePlan(practice, brief, plan) : []
   return {
     ...base,
@@ -166,7 +169,13 @@ export function planView(ctx: Context, id: string): PlanView | null {
   }
 }
 
-type View = { readonly ctx: Context; readonly brief: Brief | null; readonly people: People }
+type View = {
+  readonly ctx: Context
+  readonly brief: Brief | null
+  readonly people: People
+  /** The ways in force for somebody in this class. */
+  readonly waysOf: (studentId: string) => InForce
+}
 
 /** Whoever a plan speaks of, on the list today or not. */
 function everyoneIn(plan: Plan): string[] {
@@ -209,12 +218,14 @@ function blockView(block: PlanBlock, view: View): BlockView {
 }
 
 /** The lengths that place hands and props in somebody's version, short enough for a strip card. */
-function handNumbers({ studentId, setupId }: Version, { ctx: { studio }, people }: View): string {
+function handNumbers({ studentId, setupId }: Version, { ctx, people, waysOf }: View): string {
+  const { studio, practice } = ctx
   const student = people.students.get(studentId)
   if (!student?.statureCm || setupId === null) return ''
   const body = estimateBody({ statureCm: student.statureCm, measured: student.measured })
   if (!body.ok) return ''
-  const solved = solveSetup(setupId, body.value, {}, studio.stock)
+  const begun = beginWith(beginnings(practice, waysOf(studentId))[setupId], body.value)
+  const solved = solveSetup(setupId, body.value, begun, studio.stock)
   if (!solved.ok) return ''
   return solved.value.placements
     .map((p) => `${placementLabel(p.key)} ${length(p.valueCm, studio)}`)
@@ -232,7 +243,7 @@ function versionView(version: Version, view: View): VersionView {
     ...rest,
     name: view.people.nameOf(version.studentId),
     stage: stage?.name ?? NOTHING_OPEN,
-    cue: stage?.cue ?? '',
+    cue: stage ? cueFor(practice, view.waysOf(version.studentId), stage) : '',
     changed: [describeTouch(person?.touch ?? 'ask'), privacy.hidden ? '' : describeChange(change)]
       .filter((t) => t !== '')
       .join(' '),

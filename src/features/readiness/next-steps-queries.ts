@@ -1,4 +1,5 @@
 import 'server-only'
+import { keepsProps } from '@/core/approaches/effects'
 import { daysBetween } from '@/core/day'
 import { findById } from '@/core/practice/find'
 import type { Library } from '@/core/practice/library'
@@ -77,7 +78,7 @@ export function nextSteps(
   const mine = inFamily(practice, evidence, decision.family)
   const towards = decision.targetId ?? decision.standing?.stageId
   const held = {
-    keep: judge.approaches(decision.studentId).get('A40')?.option === 'keep',
+    keep: keepsProps(practice, judge.approaches(decision.studentId)),
     backFrom: decision.outcome === 'step-back' ? (decision.standing?.stageId ?? null) : null,
   }
   const asked = new Set(ladder.stages.flatMap((s) => s.gates.map((g) => g.check)))

@@ -1,4 +1,5 @@
 import 'server-only'
+import { beginnings, type Beginning } from '@/core/approaches/effects'
 import { z } from 'zod'
 import { resolveApproaches } from '@/core/approaches/resolve'
 import { estimateBody, type BodyInput } from '@/core/body/estimate'
@@ -34,6 +35,8 @@ export type BenchDetails = {
   readonly touch: 'no' | 'ask' | 'yes'
   /** By setup, what is closed to them tonight, with what instead, or done otherwise; the others are missing. */
   readonly bySetup: Readonly<Record<string, SetupLimit>>
+  /** Where setups begin for them, under the ways that hold for them. */
+  readonly begins: Readonly<Record<string, readonly Beginning[]>>
   /** Setups of what comes next, the nearest family first. */
   readonly next: readonly string[]
   readonly saved: readonly {
@@ -65,6 +68,8 @@ export type BenchData = {
   readonly nextClass: { readonly id: string; readonly title: string } | null
   /** The option in force, by approach, for the teacher’s own way. */
   readonly approaches: Readonly<Record<string, string>>
+  /** Where setups begin under it. */
+  readonly begins: Readonly<Record<string, readonly Beginning[]>>
 }
 
 /** Who and what can be measured: people with their bodies, setups that can be solved, what is in stock. */
@@ -86,6 +91,7 @@ export function benchData(ctx: Context, studentId: string | undefined): BenchDat
     stock: studio.stock,
     nextClass: upcoming ? { id: upcoming.id, title: upcoming.title } : null,
     approaches: Object.fromEntries([...resolved].map(([id, { option }]) => [id, option])),
+    begins: beginnings(practice, resolved),
   }
 }
 
@@ -106,6 +112,7 @@ export function benchDetails(ctx: Context, id: string): BenchDetails | null {
   return {
     limits: closedTonight(ctx, judge, id),
     touch: judge.touch(id),
+    begins: beginnings(practice, judge.approaches(id)),
     bySetup,
     next: next.filter((setupId) => bySetup[setupId]?.closed !== true),
     saved: savedSetupsOf(scope, id).map((s) => ({

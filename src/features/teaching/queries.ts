@@ -1,4 +1,5 @@
 import 'server-only'
+import { cueFor } from '@/core/approaches/effects'
 import { addDays, formatDay, type Day } from '@/core/day'
 import { apartIn } from '@/core/classes/apart'
 import type { Version } from '@/core/classes/plan'
@@ -133,7 +134,7 @@ function stageBrief({ practice, privacy }: Context, judge: Judge, version: Versi
   return {
     id: stage.id,
     name: stage.name,
-    cue: stage.cue,
+    cue: cueFor(practice, judge.approaches(version.studentId), stage),
     change,
     exit: findById(practice.exits, stage.exits[0] ?? '').do,
     leavesFloor: leavesFloor(stage),

@@ -121,18 +121,20 @@ export function ApproachList({ page }: { page: ApproachPage }) {
 function PreviewLines({ preview }: { preview: Preview }) {
   return (
     <>
-      {preview.hides.length > 0 ? (
+      {preview.hides.length + preview.does.length > 0 ? (
         <List>
-          {preview.hides.map((line) => (
+          {[...preview.hides, ...preview.does].map((line) => (
             <ListItem key={line}>{line}</ListItem>
           ))}
         </List>
-      ) : null}
+      ) : (
+        <Text>Everything as it comes from the practice: nothing is said, set or asked besides.</Text>
+      )}
       <Title order={3} fz="md">
         What would change for whom
       </Title>
       {preview.lines.length === 0 ? (
-        <Text>Nobody’s next step. Words, distances and cues follow it.</Text>
+        <Text>Nobody’s next step.</Text>
       ) : (
         <List>
           {preview.lines.map((line) => (
@@ -243,6 +245,11 @@ function Position({
         Cost: {option.cost}
       </Text>
       {option.hides.length > 0 ? <Text size="sm">Leaves out {option.hides.join(', ')}.</Text> : null}
+      {option.does.map((line) => (
+        <Text key={line} size="sm">
+          {line}
+        </Text>
+      ))}
       <FormProblem message={problemOf('')} />
       <Group gap="xs" mt="auto">
         <Button variant="default" disabled={inForce || option.forbidden || busy} onClick={onPick}>

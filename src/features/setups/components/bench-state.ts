@@ -1,6 +1,7 @@
 'use client'
 
 import { useMemo } from 'react'
+import { beginWith, type Beginning } from '@/core/approaches/effects'
 import { estimateBody, type Body, type BodyInput } from '@/core/body/estimate'
 import type { Stock } from '@/core/props/stock'
 import { solveSetup } from '@/core/setups/catalogue'
@@ -51,6 +52,14 @@ export function useSolved(
     () => solveForScreen(input, setupId, options, stock, wording),
     [input, setupId, options, stock, wording],
   )
+}
+
+/** Options as they stand: where the way in force begins, and over it what was moved on this bench. */
+export function useBegun(input: BodyInput, sets: readonly Beginning[] | undefined, moved: Options): Options {
+  return useMemo(() => {
+    const body = estimateBody(input)
+    return body.ok ? { ...beginWith(sets, body.value), ...moved } : moved
+  }, [input, sets, moved])
 }
 
 /** Somebody's body, or any body of a height; the same object while neither changes. */

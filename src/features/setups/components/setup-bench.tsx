@@ -9,7 +9,7 @@ import { parseLength } from '@/core/units'
 import { describeLength } from '@/core/words/length'
 import { useWording } from '@/ui/wording'
 import type { BenchData, BenchPerson } from '../queries'
-import { useInput, useSolved, type Options } from './bench-state'
+import { useBegun, useInput, useSolved, type Options } from './bench-state'
 import { usePerson } from './use-person'
 
 const BenchDrawing = dynamic(() => import('./bench-drawing').then((m) => m.BenchDrawing), { ssr: false })
@@ -56,6 +56,7 @@ export function SetupBench({
   setups,
   stock,
   approaches,
+  begins,
   initialStudent,
   initialSetup,
   first,
@@ -65,13 +66,14 @@ export function SetupBench({
   const [panel, setPanel] = useState('bench')
   const { personId, person, pick: setPersonId, refresh } = usePerson(people, initialStudent, first)
   const [setupId, setSetupId] = useState(initialSetup)
-  const [options, setOptions] = useState<Options>({})
+  const [moved, setMoved] = useState<Options>({})
   const [asked, setAsked] = useState<Disagreement | null>(null)
   const [stature, setStature] = useState('')
   const svgRef = useRef<SVGSVGElement>(null)
   const typed = parseLength(stature === '' ? `${GENERIC_CM} cm` : stature, STATURE_RANGE, wording.units)
   const genericCm = typed.ok ? typed.value : GENERIC_CM
   const input = useInput(person?.body ?? null, genericCm)
+  const options = useBegun(input, (person?.begins ?? begins)[setupId], moved)
   const shown = useSolved(input, setupId, options, stock, wording)
   // Drawing and numbers follow a handle in the same frame; the slower panels follow when there is time.
   const calm = useDeferredValue(shown)
@@ -81,18 +83,18 @@ export function SetupBench({
 
   const pick = useCallback((id: string, next: Options = {}): void => {
     // Options belong to one setup; another starts from its own usual values.
-    setOptions(next)
+    setMoved(next)
     setSetupId(id)
     setAsked(null)
   }, [])
   const change = useCallback(
-    (key: string, value: number) => setOptions((all) => ({ ...all, [key]: value })),
+    (key: string, value: number) => setMoved((all) => ({ ...all, [key]: value })),
     [],
   )
   // What is asked once a move is over reads the latest options without making the sliders new each frame.
-  const latest = useRef({ options, setupId })
+  const latest = useRef({ options: moved, setupId })
   useEffect(() => {
-    latest.current = { options, setupId }
+    latest.current = { options: moved, setupId }
   })
   const ask = useCallback((): void => {
     const { options: now, setupId: id } = latest.current

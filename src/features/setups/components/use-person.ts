@@ -4,7 +4,7 @@ import { useCallback, useState } from 'react'
 import { readPerson } from '../actions'
 import type { BenchBody, BenchDetails, BenchPerson } from '../queries'
 
-const NOT_YET: BenchDetails = { limits: null, touch: 'no', bySetup: {}, next: [], saved: [] }
+const NOT_YET: BenchDetails = { limits: null, touch: 'no', begins: {}, bySetup: {}, next: [], saved: [] }
 
 /** Who stands on the bench: their body at once, their limits and what comes next as soon as the server says. */
 export function usePerson(people: readonly BenchBody[], initial: string | null, first: BenchDetails | null) {
