@@ -44,7 +44,7 @@ export function platformHeight({ body, o }: SetupGiven): { neededCm: number; cap
 }
 
 /** The height the neck would like exactly, before it is rounded to layers; what a tape would read. */
-export function neckHeight({ body, o }: SetupGiven): number {
+function neckHeight({ body, o }: SetupGiven): number {
   const trunk = read(o, 'trunkDeg')
   const slope = Math.max(0, trunk - read(o, 'neckLimitDeg'))
   const reach = body.length.headNeck.valueCm - 0.055 * body.statureCm

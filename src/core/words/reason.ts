@@ -36,12 +36,16 @@ export function describeReason(reason: Reason, practice: Library, wording: Wordi
     case 'exit-not-controlled':
       return `Came out without control on ${formatDay(reason.day)}. Rehearse the way down first.`
     case 'pain-after-work':
-      return `Pain of ${plain(reason.value)} in ten${reason.region === null ? '' : ` (${reason.region})`} after the last work, told on ${formatDay(reason.day)}: one rung easier, and a clinician’s word if it stays.`
+      return `Pain of ${plain(reason.value)} in ten${where(reason.region)} after the last work, told on ${formatDay(reason.day)}: one rung easier, and a clinician’s word if it stays.`
     case 'layoff':
       return `${count(reason.daysAway, 'day')} since anything was shown here (${formatDay(reason.lastDay)}): ${reason.rungs === 0 ? 'begin again at this rung' : `${count(reason.rungs, 'rung')} back`}${reason.rungs === 2 ? ' and fresh checks' : ''}.`
     case 'top-of-ladder':
       return 'The top of this ladder. Hold it well, or deepen it.'
   }
+}
+
+function where(region: string | null): string {
+  return region === null ? '' : ` (${region})`
 }
 
 function screeningWaits(tags: readonly string[]): string {

@@ -8,6 +8,7 @@ import { solveSetup } from '@/core/setups/catalogue'
 import type { SetupSolution } from '@/core/setups/setup'
 import type { Wording } from '@/core/words/number'
 import { describeBody } from '@/core/words/length'
+import { useWording } from '@/ui/wording'
 import { describeSetup } from '@/core/words/setup-refusal'
 
 export type Options = Readonly<Record<string, number>>
@@ -41,7 +42,7 @@ export function solveForScreen(
 }
 
 /** The same, kept while nothing it depends on changes. */
-export function useSolved(
+function useSolved(
   input: BodyInput,
   setupId: string,
   options: Options,
@@ -54,12 +55,21 @@ export function useSolved(
   )
 }
 
-/** Options as they stand: where the way in force begins, and over it what was moved on this bench. */
-export function useBegun(input: BodyInput, sets: readonly Beginning[] | undefined, moved: Options): Options {
-  return useMemo(() => {
+/** Options as they stand, where the way in force begins and over it what was moved on this bench; and what they make. */
+export function useBegun(
+  input: BodyInput,
+  setupId: string,
+  { begins }: { readonly begins: Readonly<Record<string, readonly Beginning[]>> },
+  moved: Options,
+  stock: Stock,
+): { options: Options; shown: Shown } {
+  const wording = useWording()
+  const sets = begins[setupId]
+  const options = useMemo(() => {
     const body = estimateBody(input)
     return body.ok ? { ...beginWith(sets, body.value), ...moved } : moved
   }, [input, sets, moved])
+  return { options, shown: useSolved(input, setupId, options, stock, wording) }
 }
 
 /** Somebody's body, or any body of a height; the same object while neither changes. */

@@ -9,7 +9,7 @@ import { parseLength } from '@/core/units'
 import { describeLength } from '@/core/words/length'
 import { useWording } from '@/ui/wording'
 import type { BenchData, BenchPerson } from '../queries'
-import { useBegun, useInput, useSolved, type Options } from './bench-state'
+import { useBegun, useInput, type Options } from './bench-state'
 import { usePerson } from './use-person'
 
 const BenchDrawing = dynamic(() => import('./bench-drawing').then((m) => m.BenchDrawing), { ssr: false })
@@ -73,12 +73,11 @@ export function SetupBench({
   const typed = parseLength(stature === '' ? `${GENERIC_CM} cm` : stature, STATURE_RANGE, wording.units)
   const genericCm = typed.ok ? typed.value : GENERIC_CM
   const input = useInput(person?.body ?? null, genericCm)
-  const options = useBegun(input, (person?.begins ?? begins)[setupId], moved)
-  const shown = useSolved(input, setupId, options, stock, wording)
+  const { options, shown } = useBegun(input, setupId, person ?? { begins }, moved, stock)
   // Drawing and numbers follow a handle in the same frame; the slower panels follow when there is time.
   const calm = useDeferredValue(shown)
   const calmOptions = useDeferredValue(options)
-  const [facts, touch] = [setups.find((s) => s.id === setupId), person?.touch]
+  const facts = setups.find((s) => s.id === setupId)
   const labelOf = useCallback((id: string): string => setups.find((s) => s.id === id)?.label ?? id, [setups])
 
   const pick = useCallback((id: string, next: Options = {}): void => {
@@ -87,10 +86,9 @@ export function SetupBench({
     setSetupId(id)
     setAsked(null)
   }, [])
-  const change = useCallback(
-    (key: string, value: number) => setMoved((all) => ({ ...all, [key]: value })),
-    [],
-  )
+  const change = useCallback((key: string, value: number) => {
+    setMoved((all) => ({ ...all, [key]: value }))
+  }, [])
   // What is asked once a move is over reads the latest options without making the sliders new each frame.
   const latest = useRef({ options: moved, setupId })
   useEffect(() => {
@@ -151,7 +149,7 @@ export function SetupBench({
             <Stack gap="lg">
               <BenchNumbers solution={shown.solution} person={person} wording={wording} />
               {facts && calm.solution ? (
-                <BenchSides {...{ facts, labelOf, touch }} solution={calm.solution} onPick={pick} />
+                <BenchSides {...{ facts, labelOf }} touch={person?.touch} solution={calm.solution} onPick={pick} />
               ) : null}
               {calm.solution && calm.body ? (
                 <WhyPanel solution={calm.solution} body={calm.body} stock={stock} wording={wording} />
