@@ -1,4 +1,6 @@
 import 'server-only'
+import { doseOf } from '@/core/classes/dose-of'
+import { describeDose } from '@/core/words/dose'
 import { beginnings, beginWith, cueFor, type InForce } from '@/core/approaches/effects'
 import { apartIn } from '@/core/classes/apart'
 import type { Brief } from '@/core/classes/brief'
@@ -101,6 +103,8 @@ export type VersionView = Omit<Version, 'change'> & {
   name: string
   stage: string
   cue: string
+  /** Their own dose of it, by breath and limits. */
+  dose: string
   /** How a limit changes it; empty where none does, or on a private screen. */
   changed: string
   /** What places hands and props for this body; empty without a height. */ numbers: string
@@ -114,7 +118,7 @@ export type BlockView = {
   /** What everybody does, and who does something else meanwhile. */
   items: { line: string; apart: string[] }[]
   versions: VersionView[]
-  lanes: { label: string; cue: string; people: string[] }[]
+  lanes: { label: string; cue: string; people: string[]; doses: { dose: string; who: string[] }[] }[]
   dose: string
   turns: { at: string; set: number; up: { bay: number; name: string }[] }[]
 }
@@ -212,9 +216,17 @@ function blockView(block: PlanBlock, view: View): BlockView {
       label,
       cue,
       people: versions.filter((v) => v.stageId === id).map((v) => v.name),
+      doses: dosesOf(versions.filter((v) => v.stageId === id && v.dose !== '')),
     })),
     dose: doseLine(block),
   }
+}
+
+/** Who does how much of one stage: those who do the same together. */
+function dosesOf(versions: readonly VersionView[]): { dose: string; who: string[] }[] {
+  const doses = new Map<string, string[]>()
+  for (const { dose, name } of versions) doses.set(dose, [...(doses.get(dose) ?? []), name])
+  return [...doses].map(([dose, who]) => ({ dose, who }))
 }
 
 /** The lengths that place hands and props in somebody's version, short enough for a strip card. */
@@ -244,6 +256,7 @@ function versionView(version: Version, view: View): VersionView {
     name: view.people.nameOf(version.studentId),
     stage: stage?.name ?? NOTHING_OPEN,
     cue: stage ? cueFor(practice, view.waysOf(version.studentId), stage) : '',
+    dose: stage && person ? describeDose(doseOf(person, stage, change)) : '',
     changed: [describeTouch(person?.touch ?? 'ask'), privacy.hidden ? '' : describeChange(change)]
       .filter((t) => t !== '')
       .join(' '),

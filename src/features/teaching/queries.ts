@@ -1,4 +1,7 @@
 import 'server-only'
+import type { Brief } from '@/core/classes/brief'
+import { doseOf } from '@/core/classes/dose-of'
+import { describeDose } from '@/core/words/dose'
 import { cueFor } from '@/core/approaches/effects'
 import { addDays, formatDay, type Day } from '@/core/day'
 import { apartIn } from '@/core/classes/apart'
@@ -41,6 +44,8 @@ export type StageBrief = {
   id: string
   name: string
   cue: string
+  /** Their own dose of it, by breath and limits. */
+  dose: string
   /** How a limit changes it, in words; empty where none does, or on a private screen. */
   change: string
   /** The way out, said before anybody goes up. */
@@ -104,8 +109,13 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
       .map((version) => ({
         id: version.studentId,
         name: nameOf(version.studentId),
-        skillStage: stageBrief(ctx, judge, version),
-        wallStage: stageBrief(ctx, judge, wall.find((v) => v.studentId === version.studentId) ?? version),
+        skillStage: stageBrief(ctx, judge, file.brief, version),
+        wallStage: stageBrief(
+          ctx,
+          judge,
+          file.brief,
+          wall.find((v) => v.studentId === version.studentId) ?? version,
+        ),
         limits: closedTonight(ctx, judge, version.studentId),
         touch: judge.touch(version.studentId),
       })),
@@ -124,10 +134,16 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
 }
 
 /** What somebody does, with the four faults that are likeliest for them. */
-function stageBrief({ practice, privacy }: Context, judge: Judge, version: Version): StageBrief {
+function stageBrief(
+  { practice, privacy }: Context,
+  judge: Judge,
+  brief: Brief | null,
+  version: Version,
+): StageBrief {
+  const person = brief?.people.find((p) => p.studentId === version.studentId)
   const change = privacy.hidden ? '' : describeChange(version.change)
   if (version.stageId === null)
-    return { id: '', name: NOTHING_OPEN, cue: '', change, exit: '', leavesFloor: false, faults: [] }
+    return { id: '', name: NOTHING_OPEN, cue: '', dose: '', change, exit: '', leavesFloor: false, faults: [] }
   const stage = findById(practice.stages, version.stageId)
   // As of the day before: chips must not change places under the hand while a class runs.
   const seen: Evidence = foldEvidence(judge.evidence(version.studentId), addDays(judge.day, -1))
@@ -135,6 +151,7 @@ function stageBrief({ practice, privacy }: Context, judge: Judge, version: Versi
     id: stage.id,
     name: stage.name,
     cue: cueFor(practice, judge.approaches(version.studentId), stage),
+    dose: person ? describeDose(doseOf(person, stage, version.change)) : '',
     change,
     exit: findById(practice.exits, stage.exits[0] ?? '').do,
     leavesFloor: leavesFloor(stage),

@@ -83,6 +83,12 @@ function Lanes({ block }: { block: BlockView }) {
             <Text size="sm" c="dimmed">
               {lane.cue}
             </Text>
+            {lane.doses.map(({ dose, who }) => (
+              <Text key={dose} size="sm">
+                {lane.doses.length > 1 ? `${who.join(', ')}: ` : ''}
+                {dose}
+              </Text>
+            ))}
           </div>
         </Group>
       ))}

@@ -85,7 +85,10 @@ export function Sheet({ plan }: { plan: PlanView }) {
             {people.map((person) => (
               <tr key={person.studentId}>
                 <th scope="row">{person.name}</th>
-                <td>{person.stage}</td>
+                <td>
+                  {person.stage}
+                  {person.dose === '' ? null : <small> {person.dose}</small>}
+                </td>
                 <td>{atWall(person.studentId)?.stage ?? ''}</td>
                 <td>{person.numbers}</td>
                 <td>

@@ -149,7 +149,12 @@ export function SetupBench({
             <Stack gap="lg">
               <BenchNumbers solution={shown.solution} person={person} wording={wording} />
               {facts && calm.solution ? (
-                <BenchSides {...{ facts, labelOf }} touch={person?.touch} solution={calm.solution} onPick={pick} />
+                <BenchSides
+                  {...{ facts, labelOf }}
+                  touch={person?.touch}
+                  solution={calm.solution}
+                  onPick={pick}
+                />
               ) : null}
               {calm.solution && calm.body ? (
                 <WhyPanel solution={calm.solution} body={calm.body} stock={stock} wording={wording} />

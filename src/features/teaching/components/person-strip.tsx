@@ -65,6 +65,7 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
                 </>
               )}
             </Text>
+            {stage.dose === '' ? null : <Text size="sm">{stage.dose}</Text>}
             {stage.change === '' ? null : <Text fw={600}>{stage.change}</Text>}
             {person.touch === 'no' ? <Text fw={650}>{describeTouch(person.touch)}</Text> : null}
             {person.limits.length === 0 ? null : (
