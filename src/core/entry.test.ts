@@ -1,5 +1,6 @@
 import { parseName, parseQuantity } from './entry'
 import { readNames } from './formats/names'
+import { describeRead } from './words/entry'
 
 describe('names', () => {
   it.each(['Ines Calder', 'Zoë Ångström', '李娜', "Odile O'Hara-Voss"])('takes %s', (name) => {
@@ -19,16 +20,35 @@ describe('names', () => {
 
 describe('pasted names', () => {
   const names = (text: string): string[] =>
-    readNames(text).map((line) => (line.ok ? line.name : line.refusal.code))
+    readNames(text).lines.map((line) => (line.ok ? line.name : line.refusal.code))
 
   it('takes one a line, skips blanks, keeps a double once', () => {
     expect(names('Ines\n\n Tomas \nines\n')).toEqual(['Ines', 'Tomas'])
   })
   it('takes the column headed name of a CSV, quoted commas and all', () => {
-    expect(names('age,name\n31,"Calder, Ines"\n40,Tomas')).toEqual(['Calder, Ines', 'Tomas'])
+    expect(names('age,name\n31,"Calder, Ines"\n40,Tomas')).toEqual(['Ines Calder', 'Tomas'])
+  })
+  it.each([
+    ['Jean-Luc Duré\t182\tfree handstand', ['Jean-Luc Duré'], { emails: 0, others: 2 }],
+    ['Petra;petra@example.org;advanced', ['Petra'], { emails: 1, others: 1 }],
+    ['1. Anna K.\n2) Bo', ['Anna K.', 'Bo'], { emails: 0, others: 0 }],
+    ['Nguyen, Thi Mai', ['Thi Mai Nguyen'], { emails: 0, others: 0 }],
+    ['Ada, beginner\nBea,Advanced', ['Ada', 'Bea'], { emails: 0, others: 2 }],
+    ['Priya Raman <priya@example.org>', ['Priya Raman'], { emails: 1, others: 0 }],
+    ['First name\tLast name\tEmail\nAda\tReyle\ta@example.org', ['Ada Reyle'], { emails: 1, others: 1 }],
+    ['name,email,level\n"Nguyen, Thi Mai",t@example.org,2', ['Thi Mai Nguyen'], { emails: 1, others: 2 }],
+    ['Ann Lee, Bo', ['Ann Lee'], { emails: 0, others: 1 }],
+  ])('reads %j as %j', (text, expected, aside) => {
+    expect(names(text)).toEqual(expected)
+    expect(readNames(text)).toMatchObject(aside)
+  })
+  it('names a double instead of dropping it without a word', () => {
+    expect(describeRead(readNames('Tom Baker\nAda\ntom baker'))).toBe(
+      'Reads as 2 people: Tom Baker, Ada. tom baker stood there twice and is taken once.',
+    )
   })
   it('says which line is wrong', () => {
-    expect(readNames('Ines\n🤸')[1]).toMatchObject({ line: 2, ok: false })
+    expect(readNames('Ines\n🤸').lines[1]).toMatchObject({ line: 2, ok: false })
   })
 })
 

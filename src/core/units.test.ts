@@ -50,3 +50,16 @@ describe('printing', () => {
   it('never prints twelve inches', () => expect(formatStature(182.8, 'in')).toBe('6 ft 0 in'))
   it('gives minutes and seconds', () => expect(formatClock(75.9)).toBe('1:15'))
 })
+
+it.each([
+  ['1,82', 182],
+  ['1.7', 170],
+])('reads a bare %s as metres where only metres are plausible', (typed, cm) => {
+  const read = parseLength(typed, { minCm: 120, maxCm: 220 })
+  expect(read.ok && read.value).toBeCloseTo(cm, 9)
+})
+it('leaves a small length small, and never rereads a unit', () => {
+  const small = parseLength('1.8', { minCm: 1, maxCm: 40 })
+  expect(small.ok && small.value).toBe(1.8)
+  expect(parseLength('1.82 cm', { minCm: 120, maxCm: 220 }).ok).toBe(false)
+})

@@ -30,7 +30,7 @@ const FEET_INCHES = new RegExp(
 const INCHES = new RegExp(`^${NUMBER}\\s*(?:"|”|″|in|inch|inches)$`, 'i')
 
 /**
- * Reads a length as people type it: `168`, `168,5 cm`, `1.68 m`, `5'6"`, `5 ft 6`, `66 in`.
+ * Reads a length as people type it: `168`, `168,5 cm`, `1.68 m`, a bare `1,68` where only metres are plausible, `5'6"`, `5 ft 6`, `66 in`.
  * A bare number is taken in `bare` units.
  * Outside the plausible `range` (cm) it is refused with the numbers, never clamped.
  * @returns centimetres
@@ -44,9 +44,16 @@ export function parseLength(
   if (text === '') return refused({ code: 'length-empty' })
   const read = readCm(text, bare)
   if (!read.ok) return read
-  const cm = read.value
+  const cm = inMetres(text, read.value, range) ? read.value * 100 : read.value
   if (cm < range.minCm || cm > range.maxCm) return refused({ code: 'length-out-of-range', cm, ...range })
   return ok(cm)
+}
+
+/**
+ * A bare `1.82` or `4,2` where only that many metres are plausible. A number with a unit is never reread.
+ */
+function inMetres(text: string, value: number, { minCm, maxCm }: { minCm: number; maxCm: number }): boolean {
+  return /^\d[.,]\d{1,2}$/.test(text) && value < minCm && value * 100 >= minCm && value * 100 <= maxCm
 }
 
 function readCm(text: string, bare: LengthUnit): Result<Cm, LengthRefusal> {

@@ -5,28 +5,116 @@ export type NameLine = { readonly line: number; readonly typed: string } & (
   { readonly ok: true; readonly name: string } | { readonly ok: false; readonly refusal: NameRefusal }
 )
 
-const HEADINGS = ['name', 'names', 'student', 'full name']
+/** A list as it was read: the names, and what was left aside so that nothing goes without a word. */
+export type ReadNames = {
+  readonly lines: readonly NameLine[]
+  /** Names that stood there more than once. */
+  readonly doubles: readonly string[]
+  readonly emails: number
+  /** Other columns that are no part of a name: levels, heights, notes. */
+  readonly others: number
+}
+
+const WHOLE = ['name', 'names', 'student', 'full name']
+const FIRST = ['first name', 'first', 'forename', 'given name']
+const LAST = ['last name', 'last', 'surname', 'family name']
+const EMAIL = /[<(]?\S+@\S+\.\S+[>)]?/
+const NUMBERED = /^\s*\d+\s*[.):]\s*/
+/** Words and marks of a name, such as `O'Shea`, `Jean-Luc`, `K.`; no digits. */
+const NAMELIKE = /^[\p{L}\p{M}'’.\- ]+$/u
 
 /**
- * Names from pasted text or a CSV: one a line, or the column headed `name`, or the first column.
- * Blank lines are skipped; a name twice in the list is kept once.
+ * Names from pasted text, a spreadsheet or a CSV: one a line, the column headed `name`, first and last name from two
+ * columns, or `Last, First`. Tabs, semicolons and commas part columns; numbering and e-mail addresses are left aside.
  */
-export function readNames(text: string): NameLine[] {
-  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' })
-  const first = (data[0] ?? []).map((cell) => cell.trim().toLowerCase())
-  const headed = first.findIndex((cell) => HEADINGS.includes(cell))
-  const column = Math.max(0, headed)
+export function readNames(text: string): ReadNames {
+  const data = text.split(/\r?\n/).flatMap((line, i) => {
+    const [cells] = Papa.parse<string[]>(line, { delimiter: delimiterOf(line) }).data
+    return cells && line.trim() !== '' ? [{ cells, line: i + 1 }] : []
+  })
+  const headings = (data[0]?.cells ?? []).map((cell) => cell.trim().toLowerCase())
+  const at = (names: readonly string[]): number => headings.findIndex((cell) => names.includes(cell))
+  const [whole, first, last] = [at(WHOLE), at(FIRST), at(LAST)]
+  const headed = whole >= 0 || first >= 0
+  const pick = (row: readonly string[]): Picked =>
+    whole >= 0
+      ? fromCells([row[whole] ?? ''], row.length - 1)
+      : first >= 0
+        ? fromCells([row[first] ?? '', row[last] ?? ''], row.length - (last >= 0 ? 2 : 1))
+        : withoutHeading(row)
   const seen = new Set<string>()
-  return data.slice(headed >= 0 ? 1 : 0).flatMap((row, i) => {
-    const typed = row[column] ?? ''
-    if (typed.trim() === '' || seen.has(typed.trim().toLowerCase())) return []
-    seen.add(typed.trim().toLowerCase())
-    const line = i + (headed >= 0 ? 2 : 1)
-    const parsed = parseName(typed)
+  const doubles: string[] = []
+  let [emails, others] = [0, 0]
+  const lines = data.slice(headed ? 1 : 0).flatMap(({ cells: row, line }): NameLine[] => {
+    const found = pick(row)
+    emails += row.filter((cell) => EMAIL.test(cell)).length
+    others += found.others
+    const key = found.typed.toLowerCase()
+    if (found.typed === '') return []
+    if (seen.has(key)) {
+      doubles.push(found.typed)
+      return []
+    }
+    seen.add(key)
+    const parsed = parseName(found.typed)
     return [
       parsed.ok
-        ? { line, typed, ok: true as const, name: parsed.value }
-        : { line, typed, ok: false as const, refusal: parsed.refusal },
+        ? { line, typed: found.typed, ok: true, name: parsed.value }
+        : { line, typed: found.typed, ok: false, refusal: parsed.refusal },
     ]
   })
+  return { lines, doubles, emails, others }
+}
+
+type Picked = { readonly typed: string; readonly others: number }
+
+/** Lists are pasted together from several places: each line says for itself what parts its columns. */
+function delimiterOf(line: string): string {
+  return line.includes('\t') ? '\t' : line.includes(';') ? ';' : ','
+}
+
+/** A cell without its numbering and its address. */
+function bare(cell: string): string {
+  return cell.replace(EMAIL, '').replace(NUMBERED, '').replace(/\s+/g, ' ').trim()
+}
+
+function fromCells(cells: readonly string[], others: number): Picked {
+  const typed = cells
+    .map(bare)
+    .filter((c) => c !== '')
+    .map(givenFirst)
+    .join(' ')
+  return { typed, others: Math.max(0, others) }
+}
+
+/** `Calder, Ines` in one cell is Ines Calder. */
+function givenFirst(name: string): string {
+  const [family, given, ...rest] = name.split(',').map((part) => part.trim())
+  return given && family && rest.length === 0 ? `${given} ${family}` : name
+}
+
+/** A second cell that is the rest of the name, not a level. */
+function isGivenName(cell: string): boolean {
+  return NAMELIKE.test(cell) && /^\p{Lu}/u.test(cell) && !LEVELS.has(cell.toLowerCase())
+}
+
+const LEVELS: ReadonlySet<string> = new Set([
+  'beginner',
+  'beginners',
+  'new',
+  'intermediate',
+  'improver',
+  'advanced',
+  'experienced',
+  'teacher',
+  'all levels',
+])
+
+/** Without a heading: a name, or a last name and a first, and whatever else stands beside it. */
+function withoutHeading(row: readonly string[]): Picked {
+  const cells = row.map(bare)
+  const [name = '', second = ''] = cells
+  const pair = row.length === 2 && name !== '' && !name.includes(' ') && isGivenName(second)
+  const others = cells.slice(1).filter((cell) => cell !== '').length
+  return pair ? { typed: `${second} ${name}`, others: 0 } : { typed: givenFirst(name), others }
 }

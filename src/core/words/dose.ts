@@ -10,7 +10,7 @@ export function describeDose(dose: FittedDose): string {
       : breaths === null
         ? timeWords(holdS)
         : `${count(breaths, 'breath')} (${timeWords(holdS)})`
-  const one = reps === null ? hold : hold === '' ? count(reps, 'time') : `${count(reps, 'time')} ${hold}`
+  const one = reps === null ? hold : hold === '' ? count(reps, 'time') : `${count(reps, 'hold')} of ${hold}`
   const said = sets > 1 ? `${count(sets, 'set')} of ${one}` : one
   return [
     `${said}${perSide ? ', each side' : ''}.`,

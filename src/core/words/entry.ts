@@ -1,8 +1,9 @@
+import type { ReadNames } from '../formats/names'
 import type { NameRefusal, QuantityRefusal } from '../entry'
 import type { ReadinessCheck } from '../practice/schema'
 import type { CardRefusal } from '../readiness/read-values'
 import { CM_PER_INCH } from '../units'
-import { METRIC, plain, type Wording } from './number'
+import { count, METRIC, plain, type Wording } from './number'
 import { unitOf } from './reason'
 
 /** What a refused number says beside its field. */
@@ -55,6 +56,37 @@ export function describeCell(
   }
 }
 
+/** How a pasted list was read: who, and what was left aside, so that nothing goes without a word. */
+export function describeRead({ lines, ...aside }: ReadNames): string {
+  const names = lines.flatMap((line) => (line.ok ? [line.name] : []))
+  if (names.length === 0) return ''
+  const shown = names.slice(0, NAMES_SHOWN).join(', ')
+  const more = names.length > NAMES_SHOWN ? ` and ${names.length - NAMES_SHOWN} more` : ''
+  return `Reads as ${count(names.length, 'person', 'people')}: ${shown}${more}.${spaced(describeAside(aside))}`
+}
+
+const NAMES_SHOWN = 8
+
+/** What a list held besides names; empty where nothing. */
+export function describeAside({ doubles, emails, others }: Omit<ReadNames, 'lines'>): string {
+  const rest = Math.max(0, others - emails)
+  return [
+    ...(doubles.length > 0
+      ? [`${[...new Set(doubles)].join(', ')} stood there twice and is taken once.`]
+      : []),
+    ...(emails > 0 ? [`${count(emails, 'e-mail address', 'e-mail addresses')} left aside.`] : []),
+    ...(rest > 0
+      ? [
+          `${count(rest, 'other entry', 'other entries')} beside the names left aside; put levels in by eye on Readiness.`,
+        ]
+      : []),
+  ].join(' ')
+}
+
+function spaced(text: string): string {
+  return text === '' ? '' : ` ${text}`
+}
+
 /** What a refused name says. */
 export function describeName(refusal: NameRefusal): string {
   switch (refusal.code) {
@@ -63,7 +95,7 @@ export function describeName(refusal: NameRefusal): string {
     case 'name-too-long':
       return `A name may have ${refusal.most} characters; this one has ${refusal.length}.`
     case 'name-has-symbols':
-      return `“${refusal.name.slice(0, 24)}” has a picture or symbol in it. Letters only, please: lists and print need them.`
+      return `“${refusal.name.slice(0, 24)}” has a sign in it that is no letter. Letters only, please: lists and print need them.`
     case 'name-without-letters':
       return `“${refusal.name.slice(0, 24)}” has no letters in it.`
   }

@@ -5,6 +5,7 @@ import { estimateBody } from '@/core/body/estimate'
 import { SEGMENT_NAMES, type SegmentName } from '@/core/body/anthropometry'
 import { parseQuantity } from '@/core/entry'
 import { readNames } from '@/core/formats/names'
+import { describeAside } from '@/core/words/entry'
 import { parseLength } from '@/core/units'
 import { describeName, describeQuantity } from '@/core/words/entry'
 import { describeBody, describeLength } from '@/core/words/length'
@@ -24,7 +25,7 @@ export const addPastedNames = action(
     ids: z.array(z.uuid()).length(MOST_NAMES),
   }),
   ({ scope, clock: { today } }, { text, ids }) => {
-    const lines = readNames(text)
+    const { lines, doubles, emails, others } = readNames(text)
     if (lines.length === 0) return problem('Paste at least one name, one on each line.', 'text')
     if (lines.length > MOST_NAMES)
       return problem(`At most ${MOST_NAMES} names at once; this list has ${lines.length}.`, 'text')
@@ -42,7 +43,10 @@ export const addPastedNames = action(
     const people = lines.flatMap((line, i) =>
       line.ok && !known.has(line.name.toLowerCase()) ? [{ id: ids[i] ?? '', name: line.name }] : [],
     )
-    return done({ added: addStudents(scope, people, today), known: lines.length - people.length })
+    return done({
+      ...{ added: addStudents(scope, people, today), known: lines.length - people.length },
+      aside: describeAside({ doubles, emails, others }),
+    })
   },
 )
 

@@ -10,7 +10,7 @@ import {
   useComputedColorScheme,
   useMantineColorScheme,
 } from '@mantine/core'
-import { useDisclosure, useHotkeys } from '@mantine/hooks'
+import { useMounted, useDisclosure, useHotkeys } from '@mantine/hooks'
 import { IconEye, IconEyeOff, IconKeyboard, IconMoon, IconSearch, IconSun } from '@tabler/icons-react'
 import dynamic from 'next/dynamic'
 import Link from 'next/link'
@@ -188,7 +188,9 @@ export function Shell({
 
 function SchemeSwitch() {
   const { setColorScheme } = useMantineColorScheme()
-  const scheme = useComputedColorScheme('light', { getInitialValueInEffect: true })
+  const computed = useComputedColorScheme('light', { getInitialValueInEffect: true })
+  // The server cannot know the scheme this device keeps: what it drew stands until the page is alive.
+  const scheme = useMounted() ? computed : 'light'
   const next = scheme === 'dark' ? 'light' : 'dark'
   return (
     <ActionIcon

@@ -8,6 +8,7 @@ import { LinkButton } from '@/ui/link-button'
 import { useSubmit } from '../../use-submit'
 import { dropGroup, keepGroup } from '../actions'
 import type { GroupView } from '../queries'
+import { AskFirst } from '@/ui/ask-first'
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map(
   (label, i) => ({
@@ -130,9 +131,7 @@ function GroupCard({
             <LinkButton href={`/plans/new?group=${group.id}`} variant="default">
               Plan its next class
             </LinkButton>
-            <Button variant="subtle" c="var(--ink)" onClick={() => void drop.send({ id: group.id })}>
-              Take away
-            </Button>
+            <AskFirst label="Take away" what={group.name} onSure={() => void drop.send({ id: group.id })} />
           </>
         )}
         <Text role="status">{saved ? 'Saved.' : ''}</Text>

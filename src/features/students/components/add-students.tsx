@@ -1,7 +1,9 @@
 'use client'
 
 import { Button, FileButton, Group, Tabs, Text, Textarea, TextInput } from '@mantine/core'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
+import { readNames } from '@/core/formats/names'
+import { describeRead } from '@/core/words/entry'
 import { newId } from '@/device/facts'
 import { FormShell } from '@/ui/form-shell'
 import { useSubmit } from '../../use-submit'
@@ -36,13 +38,16 @@ export function PasteNames() {
   const [ids, setIds] = useState<string[]>([])
   const [said, setSaid] = useState('')
   const { busy, problemOf, send } = useSubmit(addPastedNames)
+  const read = useMemo(() => describeRead(readNames(text)), [text])
 
   const submit = async (): Promise<void> => {
     const stable = ids.length > 0 ? ids : sixtyIds()
     setIds(stable)
     const added = await send({ text, ids: stable })
     if (!added) return
-    setSaid(`${added.added} added${added.known > 0 ? `, ${added.known} already here` : ''}.`)
+    setSaid(
+      `${added.added} added${added.known > 0 ? `, ${added.known} already here` : ''}. ${added.aside}`.trim(),
+    )
     setText('')
     setIds([])
   }
@@ -50,7 +55,7 @@ export function PasteNames() {
     <FormShell maxWidth={560} problem={problemOf('')} onSubmit={submit}>
       <Textarea
         label="Names, one on each line"
-        description="A spreadsheet column or a CSV works too: the column headed “name”, or the first."
+        description="A spreadsheet, a CSV or a list works: a column headed “name”, first and last name, or the first column."
         autosize
         minRows={5}
         maxRows={14}
@@ -61,6 +66,7 @@ export function PasteNames() {
           setText(event.currentTarget.value)
         }}
       />
+      {read === '' ? null : <Text size="sm">{read}</Text>}
       <Group>
         <Button type="submit" loading={busy}>
           Add these people

@@ -7,6 +7,7 @@ import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
 import { checkedToday, removeCupboardLine, saveCupboardLine } from '../actions'
 import type { CupboardLine } from '../queries'
+import { AskFirst } from '@/ui/ask-first'
 
 type Shape = { value: string; label: string; sizeCm: readonly number[] }
 const CONDITIONS: { value: CupboardLine['condition']; label: string }[] = [
@@ -141,9 +142,7 @@ function Line({
           {isNew ? 'Add' : 'Save'}
         </Button>
         {isNew ? null : (
-          <Button variant="subtle" c="var(--ink)" onClick={() => void remove.send({ id: line.id })}>
-            Take away
-          </Button>
+          <AskFirst label="Take away" what="this line" onSure={() => void remove.send({ id: line.id })} />
         )}
         <Text role="status">{saved}</Text>
       </Group>

@@ -7,6 +7,7 @@ import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
 import { removeHelper, saveHelper } from '../actions'
 import type { Helper } from '../queries'
+import { AskFirst } from '@/ui/ask-first'
 
 type Assist = { value: string; label: string }
 
@@ -102,9 +103,11 @@ function HelperCard({
           {isNew ? 'Add' : 'Save'}
         </Button>
         {isNew ? null : (
-          <Button variant="subtle" c="var(--ink)" onClick={() => void remove.send({ id: helper.id })}>
-            Take off the list
-          </Button>
+          <AskFirst
+            label="Take off the list"
+            what={helper.name}
+            onSure={() => void remove.send({ id: helper.id })}
+          />
         )}
         <Text role="status">{saved ? 'Saved.' : ''}</Text>
       </Group>
