@@ -1,6 +1,6 @@
 'use client'
 
-import { useMemo } from 'react'
+import { useEffect, useMemo } from 'react'
 import { beginWith, type Beginning } from '@/core/approaches/effects'
 import { estimateBody, type Body, type BodyInput } from '@/core/body/estimate'
 import type { Stock } from '@/core/props/stock'
@@ -70,6 +70,14 @@ export function useBegun(
     return body.ok ? { ...beginWith(sets, body.value), ...moved } : moved
   }, [input, sets, moved])
   return { options, shown: useSolved(input, setupId, options, stock, wording) }
+}
+
+/** Keeps what stands on the bench in the address bar, so that a reload and the way back find it again. */
+export function useAddress(setupId: string, studentId: string): void {
+  useEffect(() => {
+    const asked = new URLSearchParams({ setup: setupId, ...(studentId === '' ? {} : { student: studentId }) })
+    window.history.replaceState(window.history.state, '', `?${asked.toString()}`)
+  }, [setupId, studentId])
 }
 
 /** Somebody's body, or any body of a height; the same object while neither changes. */

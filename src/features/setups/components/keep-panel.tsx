@@ -40,7 +40,8 @@ export const KeepPanel = memo(function KeepPanel({
   const [said, setSaid] = useState('')
   const card = new URLSearchParams({
     setup: setupId,
-    ...(person ? { student: person.id } : { height: String(statureCm) }),
+    // Without a height of their own the card is that of the body on the bench.
+    ...(person?.body ? { student: person.id } : { height: String(statureCm) }),
     ...(Object.keys(options).length > 0 ? { with: JSON.stringify(options) } : {}),
   })
   const store = async (): Promise<void> => {

@@ -2,14 +2,17 @@
 
 import { Grid, GridCol, Group, SegmentedControl, Select, Stack, TextInput } from '@mantine/core'
 import dynamic from 'next/dynamic'
-import { memo, useCallback, useDeferredValue, useEffect, useRef, useState, type ReactNode } from 'react'
-import { disagreement, type Disagreement } from '@/core/approaches/disagree'
+import { memo, useCallback, useDeferredValue, useRef, useState, type ReactNode } from 'react'
+import type { Disagreement } from '@/core/approaches/disagree'
 import { STATURE_RANGE } from '@/core/body/estimate'
 import { parseLength } from '@/core/units'
 import { describeLength } from '@/core/words/length'
+import type { Wording } from '@/core/words/number'
 import { useWording } from '@/ui/wording'
 import type { BenchData, BenchPerson } from '../queries'
-import { useBegun, useInput, type Options } from './bench-state'
+import { NotBuilt } from './not-built'
+import { useAddress, useBegun, useInput, type Options } from './bench-state'
+import { useAsk } from './use-ask'
 import { usePerson } from './use-person'
 
 const BenchDrawing = dynamic(() => import('./bench-drawing').then((m) => m.BenchDrawing), { ssr: false })
@@ -44,6 +47,14 @@ const PANELS = [
   { value: 'weigh', label: 'Weigh' },
 ]
 
+/** The height of any body as it was typed, or the usual one with what is wrong with it. */
+function heightTyped(stature: string, wording: Wording): { genericCm: number; problem: string | undefined } {
+  const typed = parseLength(stature === '' ? `${GENERIC_CM} cm` : stature, STATURE_RANGE, wording.units)
+  return typed.ok
+    ? { genericCm: typed.value, problem: undefined }
+    : { genericCm: GENERIC_CM, problem: describeLength(typed.refusal, wording) }
+}
+
 /** What a person is measured for: what comes next for them, or what stands on the bench unless it is closed to them. */
 function worthPuttingUp(person: BenchPerson | undefined, setupId: string): readonly string[] {
   if (person && person.next.length > 0) return person.next
@@ -67,11 +78,10 @@ export function SetupBench({
   const { personId, person, pick: setPersonId, refresh } = usePerson(people, initialStudent, first)
   const [setupId, setSetupId] = useState(initialSetup)
   const [moved, setMoved] = useState<Options>({})
-  const [asked, setAsked] = useState<Disagreement | null>(null)
+  const { asked, ask, done } = useAsk(approaches, moved, setupId)
   const [stature, setStature] = useState('')
   const svgRef = useRef<SVGSVGElement>(null)
-  const typed = parseLength(stature === '' ? `${GENERIC_CM} cm` : stature, STATURE_RANGE, wording.units)
-  const genericCm = typed.ok ? typed.value : GENERIC_CM
+  const { genericCm, problem } = heightTyped(stature, wording)
   const input = useInput(person?.body ?? null, genericCm)
   const { options, shown } = useBegun(input, setupId, person ?? { begins }, moved, stock)
   // Drawing and numbers follow a handle in the same frame; the slower panels follow when there is time.
@@ -80,29 +90,19 @@ export function SetupBench({
   const facts = setups.find((s) => s.id === setupId)
   const labelOf = useCallback((id: string): string => setups.find((s) => s.id === id)?.label ?? id, [setups])
 
-  const pick = useCallback((id: string, next: Options = {}): void => {
-    // Options belong to one setup; another starts from its own usual values.
-    setMoved(next)
-    setSetupId(id)
-    setAsked(null)
-  }, [])
+  const pick = useCallback(
+    (id: string, next: Options = {}): void => {
+      // Options belong to one setup; another starts from its own usual values.
+      setMoved(next)
+      setSetupId(id)
+      done()
+    },
+    [done],
+  )
   const change = useCallback((key: string, value: number) => {
     setMoved((all) => ({ ...all, [key]: value }))
   }, [])
-  // What is asked once a move is over reads the latest options without making the sliders new each frame.
-  const latest = useRef({ options: moved, setupId })
-  useEffect(() => {
-    latest.current = { options: moved, setupId }
-  })
-  const ask = useCallback((): void => {
-    const { options: now, setupId: id } = latest.current
-    const inForce = new Map(Object.entries(approaches).map(([approach, option]) => [approach, { option }]))
-    const found = Object.entries(now).flatMap(([key, value]) => {
-      const one = disagreement(inForce, id, key, value)
-      return one ? [one] : []
-    })
-    setAsked(found[0] ?? null)
-  }, [approaches])
+  useAddress(setupId, personId)
   return (
     <Stack>
       <BenchBar
@@ -113,7 +113,7 @@ export function SetupBench({
         setupId={setupId}
         panel={panel}
         stature={stature}
-        problem={typed.ok ? undefined : describeLength(typed.refusal, wording)}
+        problem={problem}
         onPerson={setPersonId}
         onStature={setStature}
         onSetup={pick}
@@ -123,7 +123,7 @@ export function SetupBench({
         <Grid gap="xl">
           <GridCol span={{ base: 12, lg: 7 }}>
             <Stack>
-              {asked && renderAsk ? renderAsk(asked, person ?? null, () => setAsked(null)) : null}
+              {asked ? renderAsk?.(asked, person ?? null, done) : null}
               <BenchDrawing
                 solution={shown.solution}
                 refusal={shown.refusal}
@@ -167,6 +167,8 @@ export function SetupBench({
             </GridCol>
           ) : null}
         </Grid>
+      ) : panel === 'bench' ? (
+        <NotBuilt {...{ setupId, labelOf }} refusal={shown.refusal} onPick={pick} />
       ) : null}
       {panel === 'compare' ? (
         <ComparePanel

@@ -1,0 +1,40 @@
+'use client'
+
+import { Alert, Button, Group, Text } from '@mantine/core'
+import { entryOf } from '@/core/setups/entries'
+import { LinkButton } from '@/ui/link-button'
+
+/** A setup that cannot be built here: why, what is nearest to it, and where the cupboard is. */
+export function NotBuilt({
+  setupId,
+  refusal,
+  labelOf,
+  onPick,
+}: {
+  setupId: string
+  refusal: string | null
+  labelOf: (id: string) => string
+  onPick: (id: string) => void
+}) {
+  const { more, less } = entryOf(setupId)
+  const near = [...new Set([...more, ...less])].filter((id) => id !== setupId)
+  return (
+    <Alert
+      color="straw"
+      title={`${labelOf(setupId)}: not with what is here`}
+      styles={{ title: { color: 'var(--ink)' }, root: { background: 'var(--wash-straw)' } }}
+    >
+      <Text>{refusal ?? 'Nothing here fits it.'}</Text>
+      <Group mt="sm" role="group" aria-label="Instead">
+        {near.map((id) => (
+          <Button key={id} variant="default" onClick={() => onPick(id)}>
+            {labelOf(id)}
+          </Button>
+        ))}
+        <LinkButton href="/studio/cupboard" variant="default">
+          What is in the cupboard
+        </LinkButton>
+      </Group>
+    </Alert>
+  )
+}
