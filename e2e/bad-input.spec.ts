@@ -37,7 +37,7 @@ test.describe('a profile', () => {
     const name = page.getByRole('textbox', { name: 'Name', exact: true })
     await name.fill('Tomas 🤸')
     await save.click()
-    await expect(page.getByText('has a picture or symbol in it')).toBeVisible()
+    await expect(page.getByText('has a sign in it that is no letter')).toBeVisible()
     await expect(name).toHaveValue('Tomas 🤸')
     await name.fill('x'.repeat(300))
     await save.click()
