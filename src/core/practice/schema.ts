@@ -123,6 +123,8 @@ export const FaultSchema = z.strictObject({
   graver: z
     .strictObject({ severity: z.number().int().min(2).max(3), when: z.enum(['hops', 'room', 'pain']) })
     .optional(),
+  /** Whether arms too short for the head bring it on, however strong they are. */
+  proportions: z.literal(true).optional(),
   /** False where it speaks of the arms’ state, a helper or the place: the standing stays (ruling 7). */
   own: z.boolean().default(true),
 })

@@ -8,6 +8,7 @@ import { ARMS_SPENT_FROM, type CheckIn } from '../screening/tonight'
 import { checksOf, COVERS_FROM, showsAs, type Capability, type Cause } from './capabilities'
 import { EVIDENCE_WINDOW_DAYS, resultsOf, weakerValue, type Evidence, type Observation } from './evidence'
 import { satisfies } from './favourable'
+import { shortArms, type ShortArms } from './proportion'
 import { staysWithin, type Within } from './within'
 
 /** What speaks for a cause in this person: a check with its value and how far it is from what is asked, or the arms. */
@@ -42,6 +43,8 @@ export type FaultHelp = {
   readonly until: string
   /** Whether anything in this person speaks for the first cause; without it, measure again first. */
   readonly known: boolean
+  /** Arms too short for this head come before any cause: nothing trains them longer. */
+  readonly shortArms: ShortArms | null
 }
 
 /** Who it is about, and on which day. */
@@ -88,15 +91,18 @@ export function helpWith(practice: Library, faultId: string, who: HelpFor): Faul
     .toSorted(byEvidence)
   const [first] = causes
   const known = (first?.because.length ?? 0) > 0
+  const short = fault.proportions ? shortArms(practice, who.evidence.observations, who.asOf) : null
   return {
     faultId,
     causes,
     cue: fault.cue,
     setupId: setupFor(practice, fault, who),
-    drillId: drillFor(practice, fault, known ? (first?.cause ?? null) : null, who),
-    then: fault.then,
+    // No drill mends a proportion, and none is given for it.
+    drillId: short ? null : drillFor(practice, fault, known ? (first?.cause ?? null) : null, who),
+    then: short ? 'fix first' : fault.then,
     until: fault.until ?? '',
     known,
+    shortArms: short,
   }
 }
 

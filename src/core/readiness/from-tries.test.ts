@@ -16,7 +16,7 @@ function gateAt(
 ): { state: GateState; value: number | null } {
   const stage = findById(practice.stages, stageId)
   const gate = stage.gates.find((g) => g.check === checkId)!
-  const { observations } = asShown(practice, evidence(...tries))
+  const { observations } = asShown(practice, evidence(...tries), TODAY)
   return evaluateGate(gate, findById(practice.checks, checkId), stage, observations, TODAY)
 }
 const days = (n: number): number[] => Array.from({ length: n }, (_, i) => n - i)

@@ -39,7 +39,7 @@ export type Ground = {
 export function groundOf(practice: Library, allEvidence: Evidence, asOf: Day): Ground {
   const known = grounds.get(allEvidence)
   if (known?.asOf === asOf && known.practice === practice) return known.ground
-  const ground = makeGround(practice, asShown(practice, foldEvidence(allEvidence, asOf)), asOf)
+  const ground = makeGround(practice, asShown(practice, foldEvidence(allEvidence, asOf), asOf), asOf)
   grounds.set(allEvidence, { practice, asOf, ground })
   return ground
 }

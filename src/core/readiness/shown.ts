@@ -1,17 +1,19 @@
+import type { Day } from '../day'
 import { leastSeconds } from '../practice/dose'
 import type { Library } from '../practice/library'
 import type { Stage } from '../practice/schema'
 import type { Attempt, Evidence } from './evidence'
 import { resultsFromTries } from './from-tries'
+import { clearanceAsShown } from './proportion'
 import { severityOf } from './severity'
 
 /**
  * Evidence with every try taken for what it shows, not for what it is called: clean work reaches the least dose of its
  * stage and shows no unsafe fault (progressions.md 1, "clean stage"). A try without its time is taken at its word. What
  * follows from tries stands among the results: nobody types it.
- * @param evidence already folded
+ * @param evidence already folded as of the day
  */
-export function asShown(practice: Library, evidence: Evidence): Evidence {
+export function asShown(practice: Library, evidence: Evidence, asOf: Day): Evidence {
   const stages = new Map(practice.stages.map((s) => [s.id, s]))
   const severe = (stage: Stage, attempt: Attempt): boolean =>
     attempt.faults.some((id) => {
@@ -24,7 +26,7 @@ export function asShown(practice: Library, evidence: Evidence): Evidence {
     const short = attempt.seconds !== null && attempt.seconds < leastSeconds(stage.dose)
     return short || severe(stage, attempt) ? { ...attempt, outcome: 'not-yet' as const } : attempt
   })
-  const { observations } = evidence
+  const observations = clearanceAsShown(practice, evidence.observations, asOf)
   return {
     ...evidence,
     attempts,

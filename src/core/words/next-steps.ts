@@ -7,11 +7,12 @@ import type { CauseEvidence, FaultHelp } from '../readiness/fault-help'
 import type { Forecast } from '../readiness/forecast'
 import type { FadeProposal, SetupTrial } from '../readiness/fade'
 import type { KickOutlook } from '../readiness/kicks'
+import type { ShortArms } from '../readiness/proportion'
 import { needName, type Prescribed } from '../readiness/prescribe'
 import type { SideGap } from '../readiness/sides'
 import type { Ceiling } from '../readiness/tonight'
 import { describeDose } from './dose'
-import { count, METRIC, percent, plain, type Wording } from './number'
+import { count, length, METRIC, percent, plain, type Wording } from './number'
 import { faultName, shown, stageName } from './reason'
 
 /** How a result has been going, as a range and never a date. */
@@ -110,6 +111,7 @@ const MOST_EVIDENCE = 3
 
 /** What to do about a fault: the likeliest cause with what speaks for it, the word, the drill. */
 export function describeHelp(practice: Library, help: FaultHelp, wording: Wording = METRIC): string {
+  if (help.shortArms) return describeShortArms(help.shortArms, help, wording)
   const [first] = help.causes
   const because =
     first && first.because.length > 0
@@ -125,6 +127,12 @@ export function describeHelp(practice: Library, help: FaultHelp, wording: Wordin
     ? `Likely ${first ? CAUSES[first.cause] : 'the setup'}${because}.`
     : 'Not known yet why: measure the setup again first, then ask how the arms are.'
   return `${likely} Say: ${help.cue}${setup}${drill} ${THEN[help.then]} ${help.until}`.trim()
+}
+
+/** Short arms are told first: what to lay, and that it is no want of strength. */
+function describeShortArms({ value, raiseCm }: ShortArms, help: FaultHelp, wording: Wording): string {
+  const short = value < 0 ? `${length(-value, wording)} short of this head` : 'just as long as head and neck'
+  return `These arms are ${short}: no want of strength. Lay ${length(raiseCm, wording)} under both forearms, then look again. ${THEN[help.then]}`
 }
 
 /** Whether to go on. */

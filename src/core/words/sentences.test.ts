@@ -178,6 +178,7 @@ it('says of a fault its likeliest cause with the evidence, the word, the setup, 
     then: 'step back',
     until: 'Over 4 cm: one rung back.',
     known: true,
+    shortArms: null,
   })
   expect(said).toBe(
     'Likely strength (dolphin hold 12 s, work ended with spent arms, tired tonight). Say: Draw the elbows in. With: dolphin with elbow strap. Then dolphin hold. One rung easier if it stays. Over 4 cm: one rung back.',
