@@ -17,13 +17,13 @@ for (const [name, factor] of [
       readingS: STATED_NOISE.readingS * factor,
       unmarked: STATED_NOISE.unmarked * factor,
     }
-    const { engine, bestEver, lastOnly, forecastCoverage } = validateReadiness(
+    const { engine, bestEver, lastOnly, whole, wholeBestEver, forecastCoverage } = validateReadiness(
       shippedPractice(),
       STUDENTS,
       fall,
       noise,
     )
     console.log(
-      `${name} noise, fall ${fall}: engine ${said(engine)} · best ever ${said(bestEver)} · last only ${said(lastOnly)} · forecast covers ${(100 * forecastCoverage).toFixed(0)} %`,
+      `${name} noise, fall ${fall}: engine ${said(engine)} · best ever ${said(bestEver)} · last only ${said(lastOnly)} · hold and lift: engine ${said(whole)} · best ever ${said(wholeBestEver)} · forecast covers ${(100 * forecastCoverage).toFixed(0)} %`,
     )
   }

@@ -65,7 +65,7 @@ describe('from nothing', () => {
     const added = value(
       await app.students.addPastedNames({ text: 'Ines Calder\nTomas Reyle\nWren Haskett\nOdile Voss', ids }),
     )
-    expect(added).toEqual({ added: 4, known: 0 })
+    expect(added).toEqual({ added: 4, known: 0, aside: '' })
     expect(refusedAt(await app.today.startRoom({ wall: '1 m', blocks: '', straps: '', ids: two }))).toEqual([
       'wall',
     ])
@@ -80,7 +80,7 @@ describe('from nothing', () => {
       value(
         await app.students.addPastedNames({ text: 'Ines Calder\nPriya Dunmore', ids: ids.map(() => v7()) }),
       ),
-    ).toEqual({ added: 1, known: 1 })
+    ).toEqual({ added: 1, known: 1, aside: '' })
     expect(app.studentQueries.studentLists(here()).current).toHaveLength(5)
   })
   it.each([

@@ -32,7 +32,8 @@ describe('the demo world', () => {
     const expired = world.students.filter(
       ({ id }) => conditionsOf(shippedPractice(), screeningOf(id), AS_OF).expired.length > 0,
     )
-    expect(expired.map((s) => s.name)).toEqual(['Ines Calder'])
+    // Hers has run out; Priya’s acts on, and its rule asks again sooner than six months.
+    expect(expired.map((s) => s.name)).toEqual(['Ines Calder', 'Priya Dunmore'])
     expect(
       world.students.filter(({ id }) => !world.said.some((e) => e.studentId === id)).length,
     ).toBeGreaterThan(0)
