@@ -51,8 +51,8 @@ describe('the demo world', () => {
     expect(demoWorld(AS_OF)).toEqual(world)
     expect(demoWorld(AS_OF, 8).observations).not.toEqual(world.observations)
   })
-  it('has fourteen people, eight weeks of classes and nothing in the future', () => {
-    expect(world.students).toHaveLength(14)
+  it('has twenty-one people, eight weeks of classes and nothing in the future', () => {
+    expect(world.students).toHaveLength(21)
     expect(world.classes).toHaveLength(9)
     expect([...world.observations, ...world.attempts].every((fact) => fact.day < AS_OF)).toBe(true)
   })
@@ -62,7 +62,8 @@ describe('the demo world', () => {
     for (const a of world.attempts) expect(stages.map((s) => s.id)).toContain(a.stageId)
   })
   it('reaches every outcome', () => {
-    const outcomes = world.students.map(({ id }) => {
+    // The one that is said first, and those of the other branches beside it.
+    const outcomes = world.students.flatMap(({ id }) => {
       const mine = <T extends { studentId: string }>(facts: readonly T[]): T[] =>
         facts.filter((f) => f.studentId === id)
       const evidence = {
@@ -92,4 +93,27 @@ it('makes version 7 ids that sort by time', () => {
   const [a, b] = [uuidAt(random, 1000), uuidAt(random, 2000)]
   expect(a < b).toBe(true)
   expect(a).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/)
+})
+
+it.each(['PU', 'FS', 'HD', 'HS', 'CR', 'SH'] as const)('shows every outcome in %s', (family) => {
+  // The one that is said first, and those of the other branches beside it.
+  const outcomes = world.students.flatMap(({ id }) => {
+    const mine = <T extends { studentId: string }>(facts: readonly T[]): T[] =>
+      facts.filter((f) => f.studentId === id)
+    const { outcome, branches } = decide(
+      shippedPractice(),
+      family,
+      id,
+      {
+        observations: mine(world.observations),
+        attempts: mine(world.attempts),
+        placements: mine(world.placements),
+      },
+      capsOf(shippedPractice(), screeningOf(id), clearancesOf(id), AS_OF),
+      AS_OF,
+    )
+    return [outcome, ...branches.map((b) => b.outcome)]
+  })
+  for (const outcome of ['offer', 'once-more', 'near', 'build', 'step-back', 'not-now'])
+    expect([family, outcomes]).toEqual([family, expect.arrayContaining([outcome])])
 })

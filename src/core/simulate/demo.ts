@@ -20,6 +20,7 @@ import { findById } from '../practice/find'
 import { shippedPractice } from '../practice/library'
 import { answersOf, cameBy, clearanceOf, DEMO_CHECK_INS, DEMO_HEALTH } from './demo-health'
 import { DEMO_EMERGENCY, DEMO_ROOM, demoCupboard } from './demo-room'
+import { addFamilies } from './demo-families'
 import { demoRanges } from './demo-ranges'
 import { DEMO_PEOPLE, type DemoPerson } from './demo-people'
 import { normal, seeded, uuidAt, type Random } from './random'
@@ -91,7 +92,8 @@ const WEEKS = 8
 const DEVICE = 'demo-seed'
 
 /**
- * The Boathouse Room with its fourteen people and eight weeks of Tuesday classes, the last of them tonight.
+ * The Boathouse Room with its fourteen people and eight weeks of Tuesday classes, the last of them tonight, and the seven of
+ * the Thursday group, who work in the other families.
  * The same seed and day give the same world.
  */
 export function demoWorld(asOf: Day, seed = 7): DemoWorld {
@@ -123,6 +125,7 @@ export function demoWorld(asOf: Day, seed = 7): DemoWorld {
   addHealth(world, asOf, factMaker(seeded(seed + 1000)))
   addStudio(world, asOf, factMaker(seeded(seed + 2000)))
   world.observations.push(...demoRanges(world.students, asOf, factMaker(seeded(seed + 3000))))
+  addFamilies(world, asOf, factMaker(seeded(seed + 4000)))
   return world
 }
 
