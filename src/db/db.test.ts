@@ -69,6 +69,7 @@ describe('facts', () => {
       faults: ['FT-head-drop'],
       note: 'left first',
       region: 'shoulder',
+      exitId: 'EX-step-down',
     })
     const [a, p] = [did('FS-05'), placed('FS-04')]
     appendObservation(db, o, origin(1))
@@ -149,7 +150,7 @@ it('keeps the other settings when one changes', () => {
 it('seeds the demo world', () => {
   const fresh = opened(':memory:')
   seedDemo(fresh, demoWorld(DAY), DAY, null)
-  expect(listStudents(fresh)).toHaveLength(14)
+  expect(listStudents(fresh)).toHaveLength(21)
   expect(classLines(fresh).lines).toHaveLength(9)
 })
 

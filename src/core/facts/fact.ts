@@ -49,6 +49,8 @@ const observation = z.object({
   note: z.string().trim().max(280, 'A note may have 280 characters.'),
   /** Where it hurt, of a report of pain. */
   region: z.enum(REGIONS).nullish(),
+  /** Which way out was rehearsed. */
+  exitId: CODE.nullish(),
   replaces: ID.nullable(),
 })
 

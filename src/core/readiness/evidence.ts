@@ -45,6 +45,8 @@ export type Observation = Fact & {
   readonly note: string
   /** Where a report of pain speaks of; absent or null where it was not said. */
   readonly region?: Region | null
+  /** Which way out was rehearsed; absent or null where nobody named it. */
+  readonly exitId?: string | null
   /** A correction that takes the earlier entry back without putting another in its place. */
   readonly withdrawn: boolean
 }

@@ -66,14 +66,14 @@ type DayResult = {
 export function evaluateGate(
   gate: Gate,
   check: ReadinessCheck,
-  stage: Pick<Stage, 'load'>,
+  stage: Pick<Stage, 'load'> & Partial<Pick<Stage, 'exits'>>,
   observations: readonly Observation[],
   asOf: Day,
   renewed: Day | null = null,
 ): GateResult {
   const rule = gate.days ?? DAYS_BY_FALL[fallLevel(stage)]
   const from = addDays(asOf, -Math.max(EVIDENCE_WINDOW_DAYS, check.freshDays))
-  const recent = resultsFor(gate, observations).filter((o) => o.day >= from)
+  const recent = resultsFor(gate, observations).filter((o) => o.day >= from && leadsOut(o, stage))
   const days = countedDays(resultsByDay(gate, check, recent))
   const window = days.slice(-rule.of)
   const clean = window.filter((d) => d.passes)
@@ -147,6 +147,11 @@ function stateOf(
   if (enoughDays && staleDays === null) return 'met'
   if (anyClean) return 'confirm'
   return days.some((d) => d.notCounted === null && isNear(gate, check, d.value)) ? 'near' : 'unmet'
+}
+
+/** A way out that was rehearsed by name speaks for the stages that are left by it; one that nobody named for any. */
+function leadsOut({ exitId }: Observation, { exits }: Partial<Pick<Stage, 'exits'>>): boolean {
+  return exitId === undefined || exitId === null || exits === undefined || exits.includes(exitId)
 }
 
 /** Results that speak of a gate: of its check, and where a try showed them, of its own stages. */

@@ -30,6 +30,8 @@ export const observation = sqliteTable(
     note: text('note').notNull(),
     /** Where a report of pain speaks of. */
     region: text('region', { enum: REGIONS }),
+    /** Which way out was rehearsed. */
+    exitId: text('exit_id'),
   },
   (t) => [
     index('observation_student').on(t.studentId, t.day),

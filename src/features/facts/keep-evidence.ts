@@ -25,6 +25,8 @@ export function keepObservation(ctx: Context, fact: FactOf<'observation'>): Answ
   const check = practice.checks.find((c) => c.id === fact.checkId)
   if (!check) return problem('That check is not in the practice.', 'checkId')
   if (!faultsKnown(ctx, fact.faults)) return problem('That fault is not in the practice.', 'faults')
+  if (fact.exitId && !practice.exits.some((e) => e.id === fact.exitId))
+    return problem('That way out is not in the practice.', 'exitId')
   const earlier = fact.replaces === null ? null : entryOf(ctx, fact.studentId, fact.replaces)
   if (fact.replaces !== null && earlier?.kind !== 'observation') return problem(NOT_THERE)
   const values = readValues(ctx, check, fact)

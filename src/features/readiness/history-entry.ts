@@ -28,6 +28,7 @@ export type HistoryEntry = {
     typed: { single: string; left: string; right: string }
     faults: string[]
     region: Region | null
+    exitId: string | null
     aided: boolean
     valid: boolean
     watched: boolean
@@ -66,7 +67,7 @@ export function historyEntry(
     dayLabel: formatDay(o.day),
     checkId: check.id,
     check: check.name,
-    result: `${single === undefined ? sides : shown(check, single, wording)}${o.region ? `, ${o.region}` : ''}`,
+    result: `${single === undefined ? sides : shown(check, single, wording)}${o.region ? `, ${o.region}` : ''}${o.exitId ? `, ${findById(practice.exits, o.exitId).name.toLowerCase()}` : ''}`,
     counted: describeCounted(o, check),
     observer: o.observer,
     faults: o.faults.map((f) => faultName(practice, f)),
@@ -75,6 +76,7 @@ export function historyEntry(
       typed: typedOf(check, o.values, wording),
       faults: [...o.faults],
       region: o.region ?? null,
+      exitId: o.exitId ?? null,
       aided: o.aided,
       valid: o.valid,
       watched: o.watched,

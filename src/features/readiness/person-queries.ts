@@ -90,6 +90,7 @@ export type PersonReadiness = {
   placed: boolean
   checks: ReadinessCheck[]
   stages: { id: string; label: string }[]
+  exits: { id: string; name: string }[]
   faults: { id: string; name: string }[]
   history: HistoryEntry[]
   /** How many entries and tries lie further back than what is shown. */
@@ -155,6 +156,7 @@ export function personReadiness(
     placed: decision.standing?.by === 'placement',
     checks: checksForFamily(practice, family, new Set(current.map((o) => o.checkId))),
     stages: ladder.map((s) => ({ id: s.id, label: `${s.id} · ${s.name}` })),
+    exits: exitsOf(practice, ladder),
     faults: ['FT-head-drop', 'FT-elbow-splay', 'FT-shoulder-sink', 'FT-breath-hold'].map((f) => ({
       id: f,
       name: faultName(practice, f),
@@ -169,6 +171,12 @@ export function personReadiness(
       .slice(-shown)
       .map((o) => ({ day: o.day, label: formatDay(o.day), seconds: o.values.single ?? 0, valid: o.valid })),
   }
+}
+
+/** The ways out of a family's steps, each once. */
+function exitsOf(practice: Library, stages: readonly Stage[]): { id: string; name: string }[] {
+  const ids = new Set(stages.flatMap((s) => s.exits))
+  return practice.exits.filter((e) => ids.has(e.id)).map(({ id, name }) => ({ id, name }))
 }
 
 /** Checks that some stage of a family asks for, in the order the ladder first asks; those read from tries only to correct. */

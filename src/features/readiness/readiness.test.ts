@@ -56,7 +56,7 @@ describe('offers and rounds', () => {
   it('the board has six families for everybody, and marks unknown ladders as building', () => {
     const { families, rows } = app.board.board(here())
     expect(families).toHaveLength(6)
-    expect(rows).toHaveLength(14)
+    expect(rows).toHaveLength(21)
     expect(rows.find((r) => r.name === 'Ravi Ellender')?.cells.every((c) => c.outcome === 'build')).toBe(true)
     expect(app.families.familyAsked('CR')).toBe('CR')
     expect(app.families.familyAsked('nonsense')).toBe('FS')

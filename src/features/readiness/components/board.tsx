@@ -39,7 +39,7 @@ export function Board({ families, rows }: Pick<BoardData, 'families' | 'rows'>) 
                 <TextLink href={`/readiness/${row.id}`} fw={600}>
                   {row.name}
                 </TextLink>
-                <Text size="sm" c="dimmed" fw={400} lineClamp={1} maw={260}>
+                <Text fz="0.8rem" lh={1.25} c="dimmed" fw={400} lineClamp={3} miw={170} maw={260}>
                   {row.summary}
                 </Text>
               </TableTh>

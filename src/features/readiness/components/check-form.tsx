@@ -18,22 +18,26 @@ type Props = {
   studentId: string
   check: ReadinessCheck
   spans: Spans
+  exits: readonly { id: string; name: string }[]
   /** The entry that this one stands in for; null for a new one. */
   corrects: HistoryEntry | null
   onSaved: () => void
 }
 
+/** A rehearsed way out asks which. */
+const ASKS_WHICH = 'CK-exit-rehearsed'
 /** The report of what the last class cost asks where, too. */
 const ASKS_WHERE = 'CK-symptoms-after'
 
 const EMPTY = {
   ...{ single: '', left: '', right: '', aided: false, valid: true, watched: true, note: '' },
   region: null as Region | null,
+  exitId: null as string | null,
   faults: [] as string[],
 }
 
 /** A form made from a check's data: one value or one a side, as number, level or yes/no. */
-export function CheckForm({ studentId, check, spans, corrects, onSaved }: Props) {
+export function CheckForm({ studentId, check, spans, exits, corrects, onSaved }: Props) {
   const [values, setValues] = useState(
     corrects ? { ...EMPTY, ...corrects.was.typed, ...corrects.was, note: corrects.note } : EMPTY,
   )
@@ -43,11 +47,23 @@ export function CheckForm({ studentId, check, spans, corrects, onSaved }: Props)
   const keys: readonly Key[] = check.side === 'each' ? ['left', 'right'] : ['single']
 
   const submit = async (): Promise<void> => {
-    const { single, left, right, aided, valid, watched, note, faults, region } = values
+    const { single, left, right, aided, valid, watched, note, faults, region, exitId } = values
     const replaces = corrects?.id ?? null
     const typed = check.side === 'each' ? { left, right } : { single }
     const stored = await save({
-      ...{ aided, valid, watched, note, faults, region, typed, studentId, checkId: check.id, replaces },
+      ...{
+        aided,
+        valid,
+        watched,
+        note,
+        faults,
+        region,
+        exitId,
+        typed,
+        studentId,
+        checkId: check.id,
+        replaces,
+      },
     })
     if (!stored) return
     setValues(EMPTY)
@@ -75,6 +91,16 @@ export function CheckForm({ studentId, check, spans, corrects, onSaved }: Props)
           value={values.region}
           clearable
           onChange={(region) => change({ region: REGIONS.find((r) => r === region) ?? null })}
+        />
+      ) : null}
+      {check.id === ASKS_WHICH ? (
+        <Select
+          label="Which way out"
+          description="It speaks for the steps that are left that way."
+          data={exits.map((e) => ({ value: e.id, label: e.name }))}
+          value={values.exitId}
+          clearable
+          onChange={(exitId) => change({ exitId })}
         />
       ) : null}
       {isSpan(check.unit) ? (

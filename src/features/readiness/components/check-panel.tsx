@@ -11,7 +11,10 @@ import { History } from './history'
 export function CheckPanel({
   person,
 }: {
-  person: Pick<PersonReadiness, 'id' | 'breathS' | 'spans' | 'checks' | 'faults' | 'history' | 'holds'>
+  person: Pick<
+    PersonReadiness,
+    'id' | 'breathS' | 'spans' | 'checks' | 'exits' | 'faults' | 'history' | 'holds'
+  >
 }) {
   const [checkId, setCheckId] = useState(
     person.checks.some((c) => c.id === 'CK-dolphin-hold') ? 'CK-dolphin-hold' : (person.checks[0]?.id ?? ''),
@@ -74,6 +77,7 @@ export function CheckPanel({
           studentId={person.id}
           check={check}
           spans={person.spans}
+          exits={person.exits}
           corrects={correcting}
           onSaved={finish}
         />

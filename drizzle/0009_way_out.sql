@@ -1,0 +1,1 @@
+ALTER TABLE `observation` ADD `exit_id` text;
