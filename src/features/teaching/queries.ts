@@ -1,4 +1,5 @@
 import 'server-only'
+import type { Library } from '@/core/practice/library'
 import type { Brief } from '@/core/classes/brief'
 import { doseOf } from '@/core/classes/dose-of'
 import { describeDose } from '@/core/words/dose'
@@ -51,6 +52,9 @@ export type StageBrief = {
   /** The way out, said before anybody goes up. */
   exit: string
   leavesFloor: boolean
+  /** Whether a leg leads and its level is read from it; whether held seconds are read from it. */
+  leads: boolean
+  timed: boolean
   faults: { id: string; name: string }[]
 }
 export type Recorded = Pick<
@@ -133,6 +137,13 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
   }
 }
 
+const READ_NOTHING = { leads: false, timed: false }
+
+/** Whether tries at a stage show a check. */
+function readFrom(practice: Library, checkId: string, stageId: string): boolean {
+  return Object.values(findById(practice.checks, checkId).shownOn ?? {}).some((ids) => ids.includes(stageId))
+}
+
 /** What somebody does, with the four faults that are likeliest for them. */
 function stageBrief(
   { practice, privacy }: Context,
@@ -143,7 +154,17 @@ function stageBrief(
   const person = brief?.people.find((p) => p.studentId === version.studentId)
   const change = privacy.hidden ? '' : describeChange(version.change)
   if (version.stageId === null)
-    return { id: '', name: NOTHING_OPEN, cue: '', dose: '', change, exit: '', leavesFloor: false, faults: [] }
+    return {
+      id: '',
+      name: NOTHING_OPEN,
+      cue: '',
+      dose: '',
+      change,
+      exit: '',
+      leavesFloor: false,
+      ...READ_NOTHING,
+      faults: [],
+    }
   const stage = findById(practice.stages, version.stageId)
   // As of the day before: chips must not change places under the hand while a class runs.
   const seen: Evidence = foldEvidence(judge.evidence(version.studentId), addDays(judge.day, -1))
@@ -155,6 +176,8 @@ function stageBrief(
     change,
     exit: findById(practice.exits, stage.exits[0] ?? '').do,
     leavesFloor: leavesFloor(stage),
+    leads: readFrom(practice, 'CK-kick-height', stage.id),
+    timed: ['CK-wall-hold', 'CK-offwall'].some((check) => readFrom(practice, check, stage.id)),
     faults: likelyFaults(stage.faults, seen, judge.day)
       .slice(0, CHIPS)
       .map((id) => ({ id, name: faultName(practice, id) })),

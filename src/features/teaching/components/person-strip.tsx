@@ -24,6 +24,22 @@ const LEVELS = [
   { value: 'held', label: 'Held' },
 ] as const
 
+const LEADS = [
+  { value: 'left', label: 'Left leads' },
+  { value: 'right', label: 'Right leads' },
+]
+/** Whose strength it was: what hands carried proves nothing of the student. */
+const HELP: { value: Mark['help']; label: string }[] = [
+  { value: 'alone', label: 'Alone' },
+  { value: 'touched', label: 'Touched' },
+  { value: 'carried', label: 'Carried' },
+]
+/** Held at least so long; nothing where nobody counted. */
+const HELD = [
+  { value: '', label: 'Not timed' },
+  ...[5, 10, 15, 30, 45].map((s) => ({ value: String(s), label: `${s} s` })),
+]
+
 /** Why somebody stops: none of them is a failure, and each means something else. */
 const STOPS: readonly { seen: Seen; label: string }[] = [
   { seen: 'unwell', label: 'Not well' },
@@ -106,16 +122,25 @@ function Taps({
 }: Pick<Props, 'person' | 'stage' | 'onMark'> & { undo: React.ReactNode }) {
   const [faults, setFaults] = useState<string[]>([])
   const [level, setLevel] = useState<Mark['level']>('hop')
+  const [lead, setLead] = useState<'left' | 'right'>('left')
+  const [help, setHelp] = useState<Mark['help']>('alone')
+  const [held, setHeld] = useState('')
   const [stopping, setStopping] = useState(false)
   const mark = (seen: Seen): void => {
     onMark({
       studentId: person.id,
       stageId: stage.id,
       level: stage.leavesFloor ? level : 'practised',
-      help: 'alone',
+      help,
+      ...(stage.leads ? { lead } : {}),
+      ...(stage.timed && held !== '' ? { seconds: Number(held) } : {}),
       ...tapOf(seen, faults),
     })
     setFaults([])
+    setHelp('alone')
+    setHeld('')
+    // The other leg leads next; a tap corrects it.
+    setLead((now) => (now === 'left' ? 'right' : 'left'))
     setStopping(false)
   }
   return (
@@ -129,6 +154,35 @@ function Taps({
           size="md"
         />
       ) : null}
+      <Group gap="sm">
+        {stage.leads ? (
+          <SegmentedControl
+            aria-label={`Which leg of ${person.name} leads`}
+            data={LEADS}
+            value={lead}
+            onChange={(v) => setLead(v === 'right' ? 'right' : 'left')}
+            size="md"
+          />
+        ) : null}
+        {person.touch === 'no' ? null : (
+          <SegmentedControl
+            aria-label={`Hands on ${person.name}`}
+            data={HELP}
+            value={help}
+            onChange={(v) => setHelp(HELP.find((h) => h.value === v)?.value ?? 'alone')}
+            size="md"
+          />
+        )}
+        {stage.timed ? (
+          <SegmentedControl
+            aria-label={`How long ${person.name} held`}
+            data={HELD}
+            value={held}
+            onChange={setHeld}
+            size="md"
+          />
+        ) : null}
+      </Group>
       <Chip.Group multiple value={faults} onChange={setFaults}>
         <Group gap="xs" role="group" aria-label={`Faults of ${person.name}`}>
           {stage.faults.map((fault) => (

@@ -7,7 +7,7 @@ import { useLog, useRecord } from '@/device/use-log'
 import type { Recorded, TeachData } from '../queries'
 
 export type Mark = Pick<
-  FactOf<'attempt'>,
+  FactOf<'attempt'> & Partial<Pick<FactOf<'attempt'>, 'lead' | 'seconds'>>,
   'studentId' | 'stageId' | 'level' | 'outcome' | 'exitControlled' | 'help' | 'faults' | 'endedBy'
 >
 
@@ -40,7 +40,7 @@ export function useClassRun({ classId, events, recorded: known, people, titles }
       ),
     mark: (entry: Mark): void =>
       void tell(
-        { kind: 'attempt', ...entry, classId, setupId: null, lead: null, seconds: null, replaces: null },
+        { kind: 'attempt', lead: null, seconds: null, ...entry, classId, setupId: null, replaces: null },
         `${nameOf(entry.studentId)}: ${entry.outcome.replace('-', ' ')}`,
       ),
     undo: ({ id, studentId }: Recorded): void =>
