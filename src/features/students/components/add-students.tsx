@@ -1,9 +1,8 @@
 'use client'
 
 import { Button, FileButton, Group, Tabs, Text, Textarea, TextInput } from '@mantine/core'
-import { useMemo, useState } from 'react'
-import { readNames } from '@/core/formats/names'
-import { describeRead } from '@/core/words/entry'
+import dynamic from 'next/dynamic'
+import { useState } from 'react'
 import { newId } from '@/device/facts'
 import { FormShell } from '@/ui/form-shell'
 import { useSubmit } from '../../use-submit'
@@ -13,6 +12,9 @@ import { addOne, addPastedNames } from '../actions'
 function sixtyIds(): string[] {
   return Array.from({ length: 60 }, newId)
 }
+
+// The reader of lists comes when there is a list to read.
+const ReadsAs = dynamic(() => import('./reads-as').then((m) => m.ReadsAs), { ssr: false })
 
 /** Paste a list, pick a CSV of names, or add one person. */
 export function AddStudents() {
@@ -38,7 +40,6 @@ export function PasteNames() {
   const [ids, setIds] = useState<string[]>([])
   const [said, setSaid] = useState('')
   const { busy, problemOf, send } = useSubmit(addPastedNames)
-  const read = useMemo(() => describeRead(readNames(text)), [text])
 
   const submit = async (): Promise<void> => {
     const stable = ids.length > 0 ? ids : sixtyIds()
@@ -66,7 +67,7 @@ export function PasteNames() {
           setText(event.currentTarget.value)
         }}
       />
-      {read === '' ? null : <Text size="sm">{read}</Text>}
+      {text.trim() === '' ? null : <ReadsAs text={text} />}
       <Group>
         <Button type="submit" loading={busy}>
           Add these people
