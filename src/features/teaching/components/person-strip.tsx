@@ -34,9 +34,9 @@ const HELP: { value: Mark['help']; label: string }[] = [
   { value: 'touched', label: 'Touched' },
   { value: 'carried', label: 'Carried' },
 ]
-/** Held at least so long; nothing where nobody counted. */
+/** Held at least so long; a dash where nobody counted. */
 const HELD = [
-  { value: '', label: 'Not timed' },
+  { value: '', label: '–' },
   ...[5, 10, 15, 30, 45].map((s) => ({ value: String(s), label: `${s} s` })),
 ]
 
@@ -177,6 +177,9 @@ function Taps({
           <SegmentedControl
             aria-label={`How long ${person.name} held`}
             data={HELD}
+            fullWidth
+            w="100%"
+            maw={420}
             value={held}
             onChange={setHeld}
             size="md"
