@@ -84,7 +84,7 @@ export function attemptsAllowed(practice: Library, inForce: InForce): number | n
   return caps.length > 0 ? Math.min(...caps) : null
 }
 
-/** Whether props stay, and whether hands stay off. */
+/** Whether props stay: nobody is asked to leave one off. */
 export function keepsProps(practice: Library, inForce: InForce): boolean {
   return waysInForce(practice, inForce).some((way) => way.keepsProps)
 }

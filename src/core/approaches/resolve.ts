@@ -61,13 +61,7 @@ export function hiddenStages(
   practice: Library,
   resolved: ReadonlyMap<string, Pick<Resolved, 'option'>>,
 ): ReadonlySet<string> {
-  return new Set([
-    ...practice.approaches.flatMap((question) => {
-      const option = question.options.find((o) => o.id === resolved.get(question.id)?.option)
-      return option?.hides ?? []
-    }),
-    ...waysInForce(practice, resolved).flatMap(({ hides }) => hides ?? []),
-  ])
+  return new Set(waysInForce(practice, resolved).flatMap(({ hides }) => hides ?? []))
 }
 
 /** Branches that the options in force would rather take, in the order of the questions. */
@@ -75,13 +69,7 @@ export function preferredStages(
   practice: Library,
   resolved: ReadonlyMap<string, Pick<Resolved, 'option'>>,
 ): string[] {
-  return [
-    ...practice.approaches.flatMap((question) => {
-      const option = question.options.find((o) => o.id === resolved.get(question.id)?.option)
-      return option?.prefers ?? []
-    }),
-    ...waysInForce(practice, resolved).flatMap(({ prefers }) => prefers ?? []),
-  ]
+  return waysInForce(practice, resolved).flatMap(({ prefers }) => prefers ?? [])
 }
 
 export type Clash = { readonly a: string; readonly b: string; readonly problem: string }

@@ -99,9 +99,8 @@ function idsResolve(p: Library): Found[] {
       ...dangling(c.id, c.drills, drill),
     ]),
     ...p.bundles.flatMap((b) => dangling(b.id, b.checks, check)),
-    ...p.approaches.flatMap((a) =>
-      dangling(a.id, [...a.stages, ...a.options.flatMap((o) => [...o.hides, ...o.prefers])], isStage),
-    ),
+    ...p.approaches.flatMap((a) => dangling(a.id, a.stages, isStage)),
+    ...p.ways.flatMap((w) => dangling(w.of, [...(w.hides ?? []), ...(w.prefers ?? [])], isStage)),
     ...[
       ...p.presets.map((x) => [x.id, Object.entries(x.choices)] as const),
       ...p.clashes.map((c) => [c.problem, [c.a, c.b].map((x) => [x.approach, x.option] as const)] as const),
@@ -200,9 +199,9 @@ function approachShows(p: Library): Found[] {
       .map((stage) => ({ at: stage.id, detail: `only hidden stages lead here under ${id}` }))
   })
   const never = p.approaches.flatMap((a) => {
-    const [first, ...rest] = a.options
-    return (first?.hides ?? [])
-      .filter((stage) => rest.every((o) => o.hides.includes(stage)))
+    const [first = [], ...rest] = a.options.map((o) => hiddenBy(p, a.id, o.id))
+    return first
+      .filter((stage) => rest.every((hides) => hides.includes(stage)))
       .map((at) => ({ at, detail: `${a.id} hides it always` }))
   })
   return [...stranded, ...never]
@@ -210,9 +209,11 @@ function approachShows(p: Library): Found[] {
 
 /** Stages not offered under a set of choices; questions left open take their default. */
 function hiddenUnder(p: Library, choices: Readonly<Record<string, string>>): ReadonlySet<string> {
-  return new Set(
-    p.approaches.flatMap((a) => a.options.find((o) => o.id === (choices[a.id] ?? a.default))?.hides ?? []),
-  )
+  return new Set(p.approaches.flatMap((a) => hiddenBy(p, a.id, choices[a.id] ?? a.default)))
+}
+
+function hiddenBy(p: Library, approach: string, option: string): readonly string[] {
+  return p.ways.filter(({ of }) => of === `${approach}:${option}`).flatMap(({ hides }) => hides ?? [])
 }
 
 function stageComplete(p: Library): Found[] {

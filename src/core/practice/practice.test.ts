@@ -76,14 +76,13 @@ describe('each rule finds what is planted', () => {
     [
       'approach-shows',
       'a question that hides a stage whatever is answered',
-      edit('approaches', 'A42', {
-        options: ['all', 'gated', 'purpose'].map((id) => ({
-          id,
-          reason: 'A reason',
-          cost: 'A cost',
-          hides: ['FS-04'],
-        })),
-      }),
+      {
+        ...SHIPPED,
+        ways: [
+          ...(SHIPPED.ways as readonly unknown[]),
+          ...['all', 'gated', 'purpose'].map((option) => ({ of: `A42:${option}`, hides: ['FS-04'] })),
+        ],
+      },
     ],
     ['stage-complete', 'no gates without a reason', edit('stages', 'FS-01', { noGates: undefined })],
     ['exit-usable', 'a roll out of a plank', edit('stages', 'PU-04', { exits: ['EX-roll-tuck'] })],

@@ -13,9 +13,6 @@ export const ApproachSchema = z.strictObject({
         id: z.string(),
         reason: sentence,
         cost: sentence,
-        hides: z.array(z.string()).default([]),
-        /** Branches it would rather take, in order: they settle ties. */
-        prefers: z.array(z.string()).default([]),
       }),
     )
     .min(2),
@@ -48,7 +45,9 @@ export const WaySchema = z.strictObject({
       side: z.enum(['single', 'each']),
     })
     .optional(),
+  /** Stages taken off the ladder. */
   hides: z.array(z.string()).optional(),
+  /** Branches it would rather take, in order: they settle ties. */
   prefers: z.array(z.string()).optional(),
   cap: z.number().int().positive().optional(),
   keepsProps: z.literal(true).optional(),

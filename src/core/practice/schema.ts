@@ -98,6 +98,8 @@ export const CheckSchema = z.strictObject({
   freshDays: z.number().int().positive(),
   life: z.enum(['standing', 'tonight', 'planner']),
   levels: z.array(z.string()).optional(),
+  /** What a result names besides its value: where it hurts, or which way out it was. */
+  names: z.enum(['region', 'exit']).optional(),
   /** Read from tries at these stages, by family; nobody types it. */
   shownOn: z.record(z.string(), z.array(z.string())).optional(),
   /** Faults that void a result, whatever it reads. */

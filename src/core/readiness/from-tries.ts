@@ -50,17 +50,25 @@ function holdsOf(practice: Library, attempt: Attempt): Observation[] {
   const { seconds } = attempt
   if (seconds === null) return []
   return [
-    ...(shows(practice, 'CK-wall-hold', attempt)
+    ...(shows(practice, 'CK-wall-hold', attempt.stageId)
       ? [result(attempt, 'CK-wall-hold', { single: Math.floor(seconds / BREATH_S) }, practice)]
       : []),
-    ...(shows(practice, 'CK-offwall', attempt)
+    ...(shows(practice, 'CK-offwall', attempt.stageId)
       ? [result(attempt, 'CK-offwall', { single: seconds }, practice)]
       : []),
   ]
 }
 
-function shows(practice: Library, checkId: string, { stageId }: Attempt): boolean {
-  return Object.values(findById(practice.checks, checkId).shownOn ?? {}).some((ids) => ids.includes(stageId))
+function shows(practice: Library, checkId: string, stageId: string): boolean {
+  return familyShowing(findById(practice.checks, checkId), stageId) !== null
+}
+
+/** What has to be told of a try at a stage, since a check is read from it: the leading leg, the seconds held. */
+export function toldOf(practice: Library, stageId: string): { leads: boolean; timed: boolean } {
+  return {
+    leads: shows(practice, 'CK-kick-height', stageId),
+    timed: shows(practice, 'CK-wall-hold', stageId) || shows(practice, 'CK-offwall', stageId),
+  }
 }
 
 /** The best of a day with each lead, where both led. */

@@ -30,7 +30,6 @@ export type OptionView = {
   readonly name: string
   readonly reason: string
   readonly cost: string
-  readonly hides: readonly string[]
   /** What it does, a line a thing. */
   readonly does: readonly string[]
   readonly forbidden: boolean
@@ -86,7 +85,6 @@ export function approachPage(ctx: Context, asked: string, scopeId: string): Appr
             name: optionName(o.id),
             reason: o.reason,
             cost: o.cost,
-            hides: o.hides.map((id) => stageName(practice, id)),
             does: practice.ways
               .filter((way) => way.of === `${q.id}:${o.id}`)
               .flatMap((way) => describeWay(practice, way, ctx.studio)),
@@ -150,7 +148,9 @@ export type Preview = {
 /** What the ways in force would begin to do, and cease to do. */
 function wayChanges({ practice, studio }: Context, now: InForce, then: InForce): string[] {
   const [before, after] = [waysInForce(practice, now), waysInForce(practice, then)]
-  const lines = (ways: readonly Way[]): string[] => ways.flatMap((way) => describeWay(practice, way, studio))
+  // What goes off the ladder is told stage by stage beside it.
+  const lines = (ways: readonly Way[]): string[] =>
+    ways.flatMap(({ hides: _hides, ...way }) => describeWay(practice, way, studio))
   return [
     ...lines(after.filter((way) => !before.includes(way))),
     ...lines(before.filter((way) => !after.includes(way))).map((line) => `No longer: ${line}`),

@@ -70,10 +70,11 @@ export function nextSteps(
     .flatMap((f) => f.faults)
   const faultsLately = [...new Set(seen)].slice(0, MOST_FAULTS)
   const checkIn = judge.checkIn(decision.studentId)
-  const { credited } = groundOf(practice, judge.evidence(decision.studentId), today)
+  // With what follows from tries, and a clear head as short arms let it be read.
+  const { credited, evidence: asShown } = groundOf(practice, judge.evidence(decision.studentId), today)
   const within = withinOf(practice, credited, caps, decision.missing)
   const ownLately = faultsLately.filter((id) => findById(practice.faults, id).own)
-  const gaps = sideGaps(practice, evidence.observations, today)
+  const gaps = sideGaps(practice, asShown.observations, today)
   const ladder = ladderOf(practice, decision.family)
   const mine = inFamily(practice, evidence, decision.family)
   const towards = decision.targetId ?? decision.standing?.stageId
@@ -86,7 +87,7 @@ export function nextSteps(
     forecasts: decision.missing.flatMap((m) => {
       if (m.gate.op !== '>=' && m.gate.op !== '<=') return []
       const check = findById(practice.checks, m.gate.check)
-      return [describeForecast(check, forecastGate(m.gate, check, evidence.observations, today), wording)]
+      return [describeForecast(check, forecastGate(m.gate, check, asShown.observations, today), wording)]
     }),
     kicks: kickLines(practice, decision, evidence, today),
     props: [
@@ -110,7 +111,7 @@ export function nextSteps(
       text: describeHelp(
         practice,
         helpWith(practice, id, {
-          evidence,
+          evidence: asShown,
           caps,
           within,
           stageId: evidence.attempts.findLast((a) => a.faults.includes(id))?.stageId ?? towards ?? null,

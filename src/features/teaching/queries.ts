@@ -1,5 +1,5 @@
 import 'server-only'
-import type { Library } from '@/core/practice/library'
+import { toldOf } from '@/core/readiness/from-tries'
 import type { Brief } from '@/core/classes/brief'
 import { doseOf } from '@/core/classes/dose-of'
 import { describeDose } from '@/core/words/dose'
@@ -137,13 +137,6 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
   }
 }
 
-const READ_NOTHING = { leads: false, timed: false }
-
-/** Whether tries at a stage show a check. */
-function readFrom(practice: Library, checkId: string, stageId: string): boolean {
-  return Object.values(findById(practice.checks, checkId).shownOn ?? {}).some((ids) => ids.includes(stageId))
-}
-
 /** What somebody does, with the four faults that are likeliest for them. */
 function stageBrief(
   { practice, privacy }: Context,
@@ -162,7 +155,8 @@ function stageBrief(
       change,
       exit: '',
       leavesFloor: false,
-      ...READ_NOTHING,
+      leads: false,
+      timed: false,
       faults: [],
     }
   const stage = findById(practice.stages, version.stageId)
@@ -176,8 +170,7 @@ function stageBrief(
     change,
     exit: findById(practice.exits, stage.exits[0] ?? '').do,
     leavesFloor: leavesFloor(stage),
-    leads: readFrom(practice, 'CK-kick-height', stage.id),
-    timed: ['CK-wall-hold', 'CK-offwall'].some((check) => readFrom(practice, check, stage.id)),
+    ...toldOf(practice, stage.id),
     faults: likelyFaults(stage.faults, seen, judge.day)
       .slice(0, CHIPS)
       .map((id) => ({ id, name: faultName(practice, id) })),

@@ -38,9 +38,8 @@ const PARAMETERS: readonly Parameter[] = [
 export type Upper = { readonly arms: Pick<Skeleton, 'elbow' | 'wrist' | 'fingertip'>; readonly trunk: Trunk }
 
 /**
- * Arms and trunk as one bent link between the wrists and a placed ankle, legs as the other.
- * The arm has the joint that it stands on (the wrist, or the elbow a little above the floor) and its span to the shoulder, cm
- * the leg a placed ankle and its span to the hip, cm.
+ * Arms and trunk as one bent link between what the arms stand on (the wrist, or the elbow a little above the floor) and a
+ * placed ankle, legs as the other; each with its own span, cm.
  */
 export function hipOverHands(
   body: Body,

@@ -244,7 +244,6 @@ function Position({
       <Text size="sm" c="dimmed">
         Cost: {option.cost}
       </Text>
-      {option.hides.length > 0 ? <Text size="sm">Leaves out {option.hides.join(', ')}.</Text> : null}
       {option.does.map((line) => (
         <Text key={line} size="sm">
           {line}

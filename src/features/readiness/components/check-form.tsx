@@ -24,11 +24,6 @@ type Props = {
   onSaved: () => void
 }
 
-/** A rehearsed way out asks which. */
-const ASKS_WHICH = 'CK-exit-rehearsed'
-/** The report of what the last class cost asks where, too. */
-const ASKS_WHERE = 'CK-symptoms-after'
-
 const EMPTY = {
   ...{ single: '', left: '', right: '', aided: false, valid: true, watched: true, note: '' },
   region: null as Region | null,
@@ -83,7 +78,7 @@ export function CheckForm({ studentId, check, spans, exits, corrects, onSaved }:
           />
         ))}
       </Group>
-      {check.id === ASKS_WHERE ? (
+      {check.names === 'region' ? (
         <Select
           label="Where it hurts"
           description="Only what loads it steps back; without a place everything does."
@@ -93,7 +88,7 @@ export function CheckForm({ studentId, check, spans, exits, corrects, onSaved }:
           onChange={(region) => change({ region: REGIONS.find((r) => r === region) ?? null })}
         />
       ) : null}
-      {check.id === ASKS_WHICH ? (
+      {check.names === 'exit' ? (
         <Select
           label="Which way out"
           description="It speaks for the steps that are left that way."

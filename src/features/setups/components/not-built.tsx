@@ -3,21 +3,27 @@
 import { Alert, Button, Group, Text } from '@mantine/core'
 import { entryOf } from '@/core/setups/entries'
 import { LinkButton } from '@/ui/link-button'
+import type { BenchPerson } from '../queries'
 
 /** A setup that cannot be built here: why, what is nearest to it, and where the cupboard is. */
 export function NotBuilt({
   setupId,
   refusal,
+  person,
   labelOf,
   onPick,
 }: {
   setupId: string
   refusal: string | null
+  /** Whoever stands on the bench: what is closed to them tonight is not offered instead. */
+  person: Pick<BenchPerson, 'bySetup'> | undefined
   labelOf: (id: string) => string
   onPick: (id: string) => void
 }) {
   const { more, less } = entryOf(setupId)
-  const near = [...new Set([...more, ...less])].filter((id) => id !== setupId)
+  const near = [...new Set([...more, ...less])].filter(
+    (id) => id !== setupId && person?.bySetup[id]?.closed !== true,
+  )
   return (
     <Alert
       color="straw"

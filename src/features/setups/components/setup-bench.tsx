@@ -168,7 +168,7 @@ export function SetupBench({
           ) : null}
         </Grid>
       ) : panel === 'bench' ? (
-        <NotBuilt {...{ setupId, labelOf }} refusal={shown.refusal} onPick={pick} />
+        <NotBuilt {...{ setupId, labelOf, person }} refusal={shown.refusal} onPick={pick} />
       ) : null}
       {panel === 'compare' ? (
         <ComparePanel
