@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { estimateBody, type Body } from '@/core/body/estimate'
+import type { SetupSolution } from '@/core/setups/setup'
 
 /** A body that must exist; a refusal is a mistake in the test. */
 export function bodyOf(statureCm: number, table: 'female' | 'male' | 'blend' = 'blend'): Body {
@@ -20,4 +21,11 @@ export const anyBody = fc
 export function must<T>(result: { ok: true; value: T } | { ok: false; refusal: unknown }): T {
   if (!result.ok) throw new Error(`refused: ${JSON.stringify(result.refusal)}`)
   return result.value
+}
+
+/** The value of one placement of a solved setup, cm. */
+export function placedCm({ placements }: Pick<SetupSolution, 'placements'>, key: string): number {
+  const found = placements.find((p) => p.key === key)
+  if (!found) throw new Error(`no placement ${key}`)
+  return found.valueCm
 }

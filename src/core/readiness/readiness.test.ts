@@ -1,9 +1,8 @@
-import fc from 'fast-check'
 import { did, evidence, placed, ready as shownFor, saw, TODAY } from '@/testing/evidence'
 import { findById } from '../practice/find'
 import { buildLibrary, shippedPractice, SHIPPED } from '../practice/library'
 import type { Gate } from '../practice/schema'
-import { capsFrom, NO_LIMITS, NOT_ASKED } from '../screening/caps'
+import { NO_LIMITS, NOT_ASKED } from '../screening/caps'
 import { describeReason } from '../words/reason'
 import { decide, type Decision, type Outcome } from './decide'
 import type { Evidence, Observation } from './evidence'
@@ -268,41 +267,6 @@ describe('reasons in words', () => {
         expect(describeReason(reason, practice)).toMatch(/^[A-Z0-9].*[.?]$/)
     expect(describeReason(decideOn(cases[4]!).reasons[1]!, practice)).toBe(
       'Leg lift in dolphin without sinking at least 5 s each side: close, 4 s on 9 Mar 2026.',
-    )
-  })
-})
-
-describe('limits', () => {
-  const limitsOf = (...conditions: string[]) =>
-    capsFrom(practice, { set: new Set(conditions), unknown: [] }, [], TODAY)
-  it('close what they bar whatever has been shown, say what would lift it and what to do instead', () => {
-    const decision = decide(practice, 'FS', 's', evidence(placed('FS-09')), limitsOf('VASC'), TODAY)
-    expect(decision.outcome).toBe('not-now')
-    expect(decision.missing).toEqual([])
-    const sentence = decision.reasons
-      .map((r) => describeReason(r, practice))
-      .find((t) => t.startsWith('Barred'))
-    expect(sentence).toMatch(/Only a recorded clearance for that lifts it\. Instead: /)
-    expect(sentence).not.toMatch(/VASC|stroke/i)
-  })
-  it('change or watch without closing', () => {
-    const plain = decide(practice, 'FS', 's', evidence(placed('FS-03a')), NO_LIMITS, TODAY)
-    const changed = decide(practice, 'FS', 's', evidence(placed('FS-03a')), limitsOf('BPH-managed'), TODAY)
-    expect(changed.outcome).toBe(plain.outcome)
-  })
-  it('never leave a person further along than without them', () => {
-    const rank: Outcome[] = ['not-now', 'build', 'near', 'once-more', 'offer']
-    fc.assert(
-      fc.property(
-        fc.constantFrom(...practice.cautions.flatMap((c) => c.conditions)),
-        fc.constantFrom('FS-01', 'FS-03a', 'FS-05', 'FS-09'),
-        (condition, stage) => {
-          const free = decide(practice, 'FS', 's', evidence(placed(stage)), NO_LIMITS, TODAY)
-          const held = decide(practice, 'FS', 's', evidence(placed(stage)), limitsOf(condition), TODAY)
-          if (free.targetId === held.targetId)
-            expect(rank.indexOf(held.outcome)).toBeLessThanOrEqual(rank.indexOf(free.outcome))
-        },
-      ),
     )
   })
 })

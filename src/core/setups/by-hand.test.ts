@@ -1,51 +1,48 @@
-import { bodyOf, must } from '@/testing/bodies'
+import { bodyOf, must, placedCm } from '@/testing/bodies'
 import { solveSetup } from './catalogue'
 import { compareWays } from './right-angle-ways'
-import type { SetupSolution } from './setup'
 
 const KICK = 'SETUP-wall-kick-forearm-block'
-const placed = (solution: SetupSolution, key: string): number => {
-  const found = solution.placements.find((p) => p.key === key)
-  if (!found) throw new Error(`no placement ${key}`)
-  return found.valueCm
-}
 
 describe('worked by hand on 168 cm', () => {
   it('elbow to wall is forearm, half a hand, block and gap: 24.5 + 9.1 + 15 + 10', () => {
-    expect(placed(must(solveSetup(KICK, bodyOf(168))), 'elbow-to-wall')).toBeCloseTo(
+    expect(placedCm(must(solveSetup(KICK, bodyOf(168))), 'elbow-to-wall')).toBeCloseTo(
       0.146 * 168 + 0.054 * 168 + 15 + 10,
       6,
     )
   })
   it('the strap loop is twice the joint width and once round the arms: 2 × 33.6 + π × 9', () => {
-    expect(placed(must(solveSetup('SETUP-dolphin-strap', bodyOf(168))), 'strap-loop')).toBeCloseTo(
+    expect(placedCm(must(solveSetup('SETUP-dolphin-strap', bodyOf(168))), 'strap-loop')).toBeCloseTo(
       67.2 + Math.PI * 9,
       6,
     )
   })
   it('the stop for lowering is a forearm less 3: 21.5', () => {
-    expect(placed(must(solveSetup('SETUP-pushup-stop', bodyOf(168))), 'stop-shoulders')).toBeCloseTo(
+    expect(placedCm(must(solveSetup('SETUP-pushup-stop', bodyOf(168))), 'stop-shoulders')).toBeCloseTo(
       0.146 * 168 - 3,
       6,
     )
   })
   it('the platform edge is the inner leg from the wall: 0.47 × 168 = 79', () => {
-    expect(placed(must(solveSetup('SETUP-platform-wall', bodyOf(168))), 'edge-to-wall')).toBeCloseTo(
+    expect(placedCm(must(solveSetup('SETUP-platform-wall', bodyOf(168))), 'edge-to-wall')).toBeCloseTo(
       0.47 * 168,
       4,
     )
   })
   it('the shoulders on two chairs need neck and head and 5 cm: 30.6 + 5', () => {
-    expect(placed(must(solveSetup('SETUP-headfree-chairs', bodyOf(168))), 'needed-height')).toBeCloseTo(
+    expect(placedCm(must(solveSetup('SETUP-headfree-chairs', bodyOf(168))), 'needed-height')).toBeCloseTo(
       0.182 * 168 + 5,
       6,
     )
   })
   it('half of arm’s length: 0.44 × 168 ÷ 2 = 37', () => {
-    expect(placed(must(solveSetup('SETUP-wall-half-arm-hand', bodyOf(168))), 'hand-line')).toBeCloseTo(37, 0)
+    expect(placedCm(must(solveSetup('SETUP-wall-half-arm-hand', bodyOf(168))), 'hand-line')).toBeCloseTo(
+      37,
+      0,
+    )
   })
   it('the fall zone is body height and half a metre', () => {
-    expect(placed(must(solveSetup('SETUP-open-fall-zone', bodyOf(168))), 'clear-radius')).toBe(218)
+    expect(placedCm(must(solveSetup('SETUP-open-fall-zone', bodyOf(168))), 'clear-radius')).toBe(218)
   })
 })
 
@@ -70,7 +67,7 @@ describe('the customary ways to a right angle', () => {
     )
   })
   it('the foot mark stands at 0.62 of stature, far above the standing hip', () => {
-    const foot = placed(must(solveSetup('SETUP-wall-l-hand', bodyOf(168))), 'foot-height')
+    const foot = placedCm(must(solveSetup('SETUP-wall-l-hand', bodyOf(168))), 'foot-height')
     expect(foot / 168).toBeCloseTo(0.62, 2)
     expect(foot - 0.53 * 168).toBeGreaterThan(14)
   })

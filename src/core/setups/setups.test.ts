@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { DIRECT_RATIO, LENGTH_RATIO } from '../body/anthropometry'
 import { estimateBody, type Body } from '../body/estimate'
-import { anyBody, bodyOf, must } from '@/testing/bodies'
+import { anyBody, bodyOf, must, placedCm } from '@/testing/bodies'
 import { usualValue } from '../mechanics/parameters'
 import { shippedPractice } from '../practice/library'
 import { USUAL_BLOCK } from '../props/blocks'
@@ -19,14 +19,8 @@ import {
 import { describeSetup } from '../words/setup-refusal'
 import { findSetup, SETUPS, solveSetup } from './catalogue'
 import { turnIn } from './hand-block'
-import type { SetupSolution } from './setup'
 
 const KICK = 'SETUP-wall-kick-forearm-block'
-const placed = (solution: SetupSolution, key: string): number => {
-  const found = solution.placements.find((p) => p.key === key)
-  if (!found) throw new Error(`no placement ${key}`)
-  return found.valueCm
-}
 
 describe('all setups', () => {
   it('are the practice’s, one for one', () => {
@@ -95,7 +89,7 @@ describe('each driving measure moves its placement the right way', () => {
   it.each(drives)('%s: a longer %s moves %s %s', (id, measure, key, way) => {
     for (const stature of [145, 168, 195]) {
       const [short, usual, long] = [0.93, 1, 1.07].map((by) =>
-        placed(must(solveSetup(id, changed(measure, stature, by))), key),
+        placedCm(must(solveSetup(id, changed(measure, stature, by))), key),
       )
       const [less, more] = way === 'more' ? [short!, long!] : [long!, short!]
       expect(more).toBeGreaterThan(less)
@@ -190,7 +184,7 @@ it('has words for every step, placement, warning, way and prop of every setup on
 describe('placements under other options', () => {
   it('a wider gap moves the elbows out by as much and leans the body more', () => {
     const [near, far] = [10, 15].map((wallGapCm) => must(solveSetup(KICK, bodyOf(168), { wallGapCm })))
-    expect(placed(far!, 'elbow-to-wall') - placed(near!, 'elbow-to-wall')).toBeCloseTo(5, 9)
+    expect(placedCm(far!, 'elbow-to-wall') - placedCm(near!, 'elbow-to-wall')).toBeCloseTo(5, 9)
     expect(far!.target.angles.trunkLeanDeg).toBeGreaterThan(near!.target.angles.trunkLeanDeg)
   })
   it('far from the wall a hold is warned of with the arch it takes', () => {
@@ -216,7 +210,7 @@ describe('placements under other options', () => {
   })
   it('short arms ask for a lift under the forearms, long ones for none', () => {
     const lift = (upperArm: number): number =>
-      placed(
+      placedCm(
         must(solveSetup('SETUP-headbase', must(estimateBody({ statureCm: 168, measured: { upperArm } })))),
         'forearm-lift',
       )
@@ -225,7 +219,7 @@ describe('placements under other options', () => {
   })
   it('soft pillows are laid twice as high as firm blankets', () => {
     const laid = (softness: number): number =>
-      placed(must(solveSetup('SETUP-home-stack', bodyOf(168), { softness })), 'layers-laid')
+      placedCm(must(solveSetup('SETUP-home-stack', bodyOf(168), { softness })), 'layers-laid')
     expect(laid(1)).toBeCloseTo(2 * laid(0), 9)
   })
   it('a strap loop round measured shoulders and arms is never wider than they ask; an unmeasured arm may be thick', () => {
