@@ -129,6 +129,11 @@ export function mapJoints(skeleton: Skeleton, move: (at: Point) => Point): Skele
   }
 }
 
+/** Every joint of a figure, in no particular order. */
+export function jointsOf({ legs, ...rest }: Skeleton): Point[] {
+  return [...Object.values(rest), ...legs.flatMap((leg) => Object.values(leg))]
+}
+
 /** The same figure turned to face the other way. */
 export function mirrored(skeleton: Skeleton): Skeleton {
   return mapJoints(skeleton, ({ x, y }) => ({ x: -x, y }))

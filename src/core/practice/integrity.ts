@@ -1,5 +1,6 @@
 import { answersTo, enoughOf, namesIn } from './after'
 import { strainFollows, supportDiffers } from './integrity-loads'
+import { pictured } from './integrity-pictures'
 import type { Library } from './library'
 import { RUNGS, type Gate, type Stage } from './schema'
 
@@ -24,6 +25,7 @@ const RULES = {
   'setup-driven': setupDriven,
   'strain-follows': strainFollows,
   'support-differs': supportDiffers,
+  pictured,
 } as const satisfies Record<string, (practice: Library) => Omit<Flaw, 'rule'>[]>
 
 export type Rule = keyof typeof RULES

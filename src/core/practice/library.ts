@@ -12,9 +12,11 @@ import exits from './data/exits.json'
 import faults from './data/faults.json'
 import intake from './data/intake.json'
 import measures from './data/measures.json'
+import pictures from './data/pictures.json'
 import presets from './data/presets.json'
 import props from './data/props.json'
 import setups from './data/setups.json'
+import shapes from './data/shapes.json'
 import ad from './data/stages/ad.json'
 import cr from './data/stages/cr.json'
 import fs from './data/stages/fs.json'
@@ -27,6 +29,7 @@ import warmups from './data/warmups.json'
 import ways from './data/ways.json'
 import { ruleGates } from './rule-gates'
 import * as schema from './schema'
+import { PictureSchema, ShapeSchema } from './schema-pictures'
 import { FAMILIES, type Family, type Gate, type Stage } from './schema'
 
 const StagesSchema = z.array(schema.StageSchema).transform((list) =>
@@ -75,6 +78,8 @@ const LibrarySchema = z.strictObject({
   substitutes: z.array(schema.SubstituteSchema),
   measures: z.array(schema.MeasureSchema),
   capabilities: z.array(schema.CapabilitySchema),
+  shapes: z.array(ShapeSchema),
+  pictures: z.array(PictureSchema),
 })
 
 /** The practice as data: stages in the order of their ladders, and everything they point at. */
@@ -104,6 +109,8 @@ export const SHIPPED: LibrarySource = {
   substitutes,
   measures,
   capabilities,
+  shapes,
+  pictures,
 }
 
 /** Validates raw files. Throws on a malformed entry: a wrong shipped file is a bug, caught by the integrity test. */

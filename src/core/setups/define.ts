@@ -6,7 +6,7 @@ import type { Position } from '../mechanics/position'
 import { solvePosition } from '../mechanics/positions/catalogue'
 import { ok, type Result } from '../result'
 import { entryOf } from './entries'
-import { figureOf, sceneFrom } from './scene'
+import { sceneFrom, type Figure } from './scene'
 import type {
   BodyWay,
   Draft,
@@ -57,10 +57,14 @@ export function defineSetup<T = undefined>({ id, options = [], choose, poses, pl
       const entry = entryOf(id)
       const figures =
         start === target
-          ? [figureOf(target.value, 'target')]
+          ? [figureOf(target.value)]
           : [
-              figureOf(start.value, 'start', wallShift(start.value, target.value)),
-              figureOf(target.value, 'target'),
+              {
+                role: 'start' as const,
+                position: start.value,
+                asideCm: wallShift(start.value, target.value),
+              },
+              figureOf(target.value),
             ]
       return ok({
         id,
@@ -88,6 +92,10 @@ export function defineSetup<T = undefined>({ id, options = [], choose, poses, pl
       })
     },
   }
+}
+
+function figureOf(target: Position): Figure {
+  return { role: 'target', position: target, asideCm: 0 }
 }
 
 /** How far a start that leans on its own wall is moved so that both figures stand before one wall, cm. */

@@ -1,15 +1,15 @@
+import { outlineOf, type Outline } from '../figure/outline'
 import type { Point } from '../mechanics/point'
 import type { ContactPart, LoadRange } from '../mechanics/contacts'
 import type { Position } from '../mechanics/position'
-import { mapJoints, type Leg, type Skeleton } from '../mechanics/skeleton'
+import { jointsOf } from '../mechanics/skeleton'
 
-/** A limb or trunk piece, drawn as a rounded bar of real thickness, cm. */
-export type Bone = { readonly from: Point; readonly to: Point; readonly thicknessCm: number }
-
+/** A body in the drawing: where it starts, as a ghost, or what it aims at. */
 export type Figure = {
   readonly role: 'start' | 'target'
-  readonly bones: readonly Bone[]
-  readonly head: { readonly centre: Point; readonly radiusCm: number }
+  readonly position: Position
+  /** How far it is drawn to the right of where it was solved, cm. */
+  readonly asideCm: number
 }
 
 export type SceneProp = { readonly kind: string; readonly outline: readonly Point[] }
@@ -54,53 +54,12 @@ export type Scene = {
   readonly bounds: { readonly minX: number; readonly maxX: number; readonly maxY: number }
 }
 
-/** Thickness of drawn parts as a fraction of stature: for the eye only, nothing is computed from them. */
-const THICKNESS = {
-  trunk: 0.1,
-  thigh: 0.07,
-  shank: 0.05,
-  foot: 0.035,
-  neck: 0.05,
-  upperArm: 0.045,
-  forearm: 0.038,
-  hand: 0.025,
-}
-/** Half of a head's height as a fraction of stature. */
-const HEAD_RADIUS = 0.062
-/** Room left and right of what is drawn, cm. */
+/** Room left and right of the joints, cm: flesh stands off them by at most half of it. */
 const AIR_CM = 22
 
-/** The outline of a body in a position. @param aside how far it is drawn to the right of where it was solved, cm */
-export function figureOf(position: Position, role: Figure['role'], aside = 0): Figure {
-  const { body } = position
-  const skeleton =
-    aside === 0 ? position.skeleton : mapJoints(position.skeleton, ({ x, y }) => ({ x: x + aside, y }))
-  const thick = (part: keyof typeof THICKNESS): number => THICKNESS[part] * body.statureCm
-  const bone = (from: Point, to: Point, part: keyof typeof THICKNESS): Bone => ({
-    from,
-    to,
-    thicknessCm: thick(part),
-  })
-  const radiusCm = HEAD_RADIUS * body.statureCm
-  const centre = headCentre(skeleton, radiusCm)
-  return {
-    role,
-    head: { centre, radiusCm },
-    bones: [
-      ...legsOf(skeleton).flatMap((leg) => [
-        bone(leg.heel, leg.toe, 'foot'),
-        bone(leg.ankle, leg.heel, 'foot'),
-        bone(leg.knee, leg.ankle, 'shank'),
-        bone(skeleton.hip, leg.knee, 'thigh'),
-      ]),
-      bone(skeleton.hip, skeleton.waist, 'trunk'),
-      bone(skeleton.waist, skeleton.shoulder, 'trunk'),
-      bone(skeleton.shoulder, centre, 'neck'),
-      bone(skeleton.shoulder, skeleton.elbow, 'upperArm'),
-      bone(skeleton.elbow, skeleton.wrist, 'forearm'),
-      bone(skeleton.wrist, skeleton.fingertip, 'hand'),
-    ],
-  }
+/** The outline of a figure of a scene, its flesh flattened at the scene's floor and wall; before it is moved aside. */
+export function outlineIn({ wallX }: Pick<Scene, 'wallX'>, { position, asideCm }: Figure): Outline {
+  return outlineOf(position, undefined, wallX === null ? position.wallX : wallX - asideCm)
 }
 
 /** Less than this is not drawn as a load. */
@@ -112,11 +71,9 @@ export function sceneFrom(
   rest: Pick<Scene, 'figures' | 'props' | 'dimensions' | 'top' | 'wallX'>,
 ): Scene {
   const points = [
-    ...rest.figures.flatMap((figure) => figure.bones.flatMap((bone) => [bone.from, bone.to])),
-    ...rest.figures.flatMap(({ head: { centre, radiusCm } }) => [
-      { x: centre.x - radiusCm, y: centre.y },
-      { x: centre.x + radiusCm, y: centre.y + radiusCm },
-    ]),
+    ...rest.figures.flatMap(({ position: { skeleton }, asideCm }) =>
+      jointsOf(skeleton).map(({ x, y }) => ({ x: x + asideCm, y })),
+    ),
     ...rest.props.flatMap((prop) => prop.outline),
   ]
   const xs = points.map((p) => p.x)
@@ -186,16 +143,4 @@ export function across(key: string, fromX: number, toX: number, row: 1 | 2 | 3 =
 /** A height above the floor at some x. */
 export function upright(key: string, x: number, toY: number, fromY = 0): Dimension {
   return { key, from: { x, y: fromY }, to: { x, y: toY }, valueCm: Math.abs(toY - fromY), offsetCm: 0 }
-}
-
-function headCentre(skeleton: Skeleton, radius: number): Point {
-  const { crown, shoulder } = skeleton
-  const length = Math.hypot(crown.x - shoulder.x, crown.y - shoulder.y)
-  const back = Math.min(1, radius / length)
-  return { x: crown.x + (shoulder.x - crown.x) * back, y: crown.y + (shoulder.y - crown.y) * back }
-}
-
-function legsOf(skeleton: Skeleton): readonly Leg[] {
-  const [a, b] = skeleton.legs
-  return a === b ? [a] : [a, b]
 }

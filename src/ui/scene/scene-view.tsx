@@ -2,17 +2,12 @@
 
 import { useElementSize } from '@mantine/hooks'
 import { memo, type Ref } from 'react'
-import type { Position } from '@/core/mechanics/position'
+import { pathsOf } from '@/core/figure/picture'
 import { depthOf, drawnLoads, extentOf, FULL_LOAD_CM, layoutLabels } from '@/core/setups/labels'
-import {
-  figureOf,
-  type Bone,
-  type Dimension,
-  type Figure,
-  type Scene,
-  type SceneProp,
-} from '@/core/setups/scene'
+import { outlineIn, type Dimension, type Scene } from '@/core/setups/scene'
 import type { Wording } from '@/core/words/number'
+import { FigureShape } from '../figure/figure-shape'
+import { PropShape } from './prop-shape'
 import classes from './scene.module.css'
 
 /** Letters are this high on the screen, px, whatever the drawing's scale. */
@@ -50,7 +45,7 @@ export function SceneView({ scene, wording, label, children, svgRef }: Props) {
           <Ground minX={wide.minX} maxX={wide.maxX} />
           {scene.wallX === null ? null : <Wall x={scene.wallX} height={maxY} />}
           {scene.figures.map((figure) => (
-            <FigureShape key={figure.role} figure={figure} />
+            <SceneFigure key={figure.role} scene={scene} figure={figure} />
           ))}
           {scene.props.map((prop, i) => (
             <PropShape key={`${prop.kind} ${i}`} prop={prop} />
@@ -80,32 +75,13 @@ export function SceneView({ scene, wording, label, children, svgRef }: Props) {
   )
 }
 
-/** One figure beside another, small and without numbers, feet on the same floor. */
-export function SmallFigure({
-  position,
-  bounds,
-  label,
-}: {
-  position: Position
-  bounds: SmallBounds
-  label: string
-}) {
-  const { minX, maxX, maxY } = bounds
-  return (
-    <svg
-      className={classes.small}
-      viewBox={`${minX} ${-maxY} ${maxX - minX} ${maxY + 6}`}
-      role="img"
-      aria-label={label}
-    >
-      <Ground minX={minX} maxX={maxX} />
-      {position.wallX === null ? null : <Wall x={position.wallX} height={maxY} />}
-      <FigureShape figure={figureOf(position, 'target')} />
-      <Plumb scene={{ plumb: { centre: position.centreOfMassCm, base: position.base } }} />
-    </svg>
-  )
+/** How finely a drawing is lined that may fill the screen. */
+const STEPS_PER_CM = 10
+
+function SceneFigure({ scene, figure }: { scene: Scene; figure: Scene['figures'][number] }) {
+  const paths = pathsOf(outlineIn(scene, figure), STEPS_PER_CM, figure.asideCm)
+  return <FigureShape ghost={figure.role === 'start'} paths={paths} />
 }
-export type SmallBounds = { readonly minX: number; readonly maxX: number; readonly maxY: number }
 
 /** Hatching is one path, so that a moved handle redraws one element and not a hundred. */
 const Ground = memo(function Ground({ minX, maxX }: { minX: number; maxX: number }) {
@@ -127,25 +103,6 @@ const Wall = memo(function Wall({ x, height }: { x: number; height: number }) {
     </g>
   )
 })
-
-function FigureShape({ figure }: { figure: Figure }) {
-  return (
-    <g className={figure.role === 'start' ? classes.start : classes.target}>
-      {figure.bones.map((bone, i) => (
-        <BoneShape key={i} bone={bone} />
-      ))}
-      <circle cx={figure.head.centre.x} cy={-figure.head.centre.y} r={figure.head.radiusCm} />
-    </g>
-  )
-}
-
-function BoneShape({ bone: { from, to, thicknessCm } }: { bone: Bone }) {
-  return <line x1={from.x} y1={-from.y} x2={to.x} y2={-to.y} strokeWidth={thicknessCm} />
-}
-
-function PropShape({ prop }: { prop: SceneProp }) {
-  return <polygon className={classes.prop} points={prop.outline.map((p) => `${p.x},${-p.y}`).join(' ')} />
-}
 
 function Plumb({ scene: { plumb } }: { scene: Pick<Scene, 'plumb'> }) {
   const { centre, base } = plumb

@@ -4,11 +4,11 @@ import { SimpleGrid, Text, Title } from '@mantine/core'
 import { memo } from 'react'
 import type { Body } from '@/core/body/estimate'
 import { rightBesideWrong, type BesideFigures } from '@/core/mechanics/beside'
-import type { Position } from '@/core/mechanics/position'
+import { pictureOf, viewOf } from '@/core/figure/picture'
 import { figureValue } from '@/core/words/figures'
 import type { Wording } from '@/core/words/number'
 import { SIGN_WORD } from '@/core/words/signs'
-import { SmallFigure, type SmallBounds } from '@/ui/scene/scene-view'
+import { Figure } from '@/ui/figure/figure'
 import type { SetupFacts } from '../queries'
 import classes from './bench.module.css'
 
@@ -56,17 +56,17 @@ function Pair({
   name: string
   wording: Wording
 }) {
-  const bounds = boundsOf(right, wrong)
+  const view = viewOf([right, wrong])
   const said = (value: number): string => figureValue(value, sign.unit, wording)
   return (
     <>
       <div className={classes.pair}>
         <figure>
-          <SmallFigure position={right} bounds={bounds} label="Right" />
+          <Figure picture={pictureOf(right)} view={view} label="Right" plumb />
           <figcaption>Right: {said(sign.right)}</figcaption>
         </figure>
         <figure>
-          <SmallFigure position={wrong} bounds={bounds} label={name} />
+          <Figure picture={pictureOf(wrong)} view={view} label={name} plumb />
           <figcaption>Wrong: {said(sign.wrong)}</figcaption>
         </figure>
       </div>
@@ -75,23 +75,4 @@ function Pair({
       </Text>
     </>
   )
-}
-
-/** Room round a figure, cm. */
-const AIR_CM = 12
-
-function boundsOf(...positions: readonly Position[]): SmallBounds {
-  const points = positions.flatMap(({ skeleton: s }) => [
-    s.crown,
-    s.shoulder,
-    s.hip,
-    s.elbow,
-    s.fingertip,
-    ...s.legs.flatMap((leg) => [leg.toe, leg.heel, leg.knee]),
-  ])
-  return {
-    minX: Math.min(...points.map((p) => p.x)) - AIR_CM,
-    maxX: Math.max(...points.map((p) => p.x)) + AIR_CM,
-    maxY: Math.max(...points.map((p) => p.y)) + AIR_CM,
-  }
 }
