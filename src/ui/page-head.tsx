@@ -1,4 +1,4 @@
-import { Group, Stack, Text, Title } from '@mantine/core'
+import { Group, Text, Title } from '@mantine/core'
 import type { ReactNode } from 'react'
 
 /** A page's heading is its question; beside it the one thing to do. */
@@ -12,17 +12,17 @@ export function PageHead({
   children?: ReactNode
 }) {
   return (
-    <Group justify="space-between" align="flex-start" mb="lg" gap="sm">
-      <Stack gap={2}>
-        <Title order={1} fz={{ base: 26, sm: 32 }}>
+    <Group justify="space-between" align="center" mb="sm" gap="sm">
+      <Group gap="4px 14px" align="baseline">
+        <Title order={1} fz={{ base: 24, sm: 28 }}>
           {title}
         </Title>
         {lead ? (
-          <Text c="dimmed" maw={640}>
+          <Text component="div" c="dimmed" maw={640}>
             {lead}
           </Text>
         ) : null}
-      </Stack>
+      </Group>
       <Group className="no-print">{children}</Group>
     </Group>
   )

@@ -28,8 +28,8 @@ it('every figure in every sentence is that of an independent solve, on any body'
 it('says what a wider gap does to a forearm kick, with its numbers', () => {
   const [gap] = why('SETUP-wall-kick-forearm').filter((b) => b.option === 'fingertipGapCm')
   expect(gap).toMatchObject({ from: 5, to: 10 })
-  const sentence = describeBecause(gap!, METRIC, 'Fingertips to wall')
-  expect(sentence).toMatch(/^Fingertips to wall at 10 cm instead of 5 cm: .+ \d/)
+  const sentence = describeBecause(gap!, METRIC, undefined)
+  expect(sentence).toMatch(/^5 cm more: (the|a) .+ \d.* instead of \d/)
 })
 it('looks down where there is no room up, and is silent about what moves nothing', () => {
   const options = findSetup('SETUP-wall-kick-forearm')?.options ?? []

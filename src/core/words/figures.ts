@@ -1,5 +1,6 @@
 import type { Compared, FigureUnit } from '../setups/figures'
 import type { Because } from '../setups/why'
+import { choiceLabel } from './choice'
 import { deg, length, percent, plain, type Wording } from './number'
 
 const LABELS: Readonly<Record<string, string>> = {
@@ -40,11 +41,36 @@ export function figureValue(value: number, unit: FigureUnit, wording: Wording): 
   }
 }
 
-/** One option moved, and what it does: the sentence under “Why”. */
-export function describeBecause(because: Because, wording: Wording, optionLabel: string): string {
-  const option = (value: number): string => optionValue(value, because.unit, wording)
-  const figure = (value: number): string => figureValue(value, because.figureUnit, wording)
-  return `${optionLabel} at ${option(because.to)} instead of ${option(because.from)}: ${figureLabel(because.figure).toLowerCase()} ${figure(because.becomes)}, now ${figure(because.was)}.`
+/** What a figure does, as one says it: “the arms carry 62 %”. */
+const DOES: Readonly<Record<string, string>> = {
+  'arm-load': 'the arms carry',
+  'crown-most': 'the crown may carry up to',
+  'wall-push': 'the wall takes',
+  'shoulder-moment': 'the shoulders work with',
+  'trunk-lean': 'the trunk leans',
+  arch: 'the back arches',
+  'hip-fold': 'the hips fold',
+  'plumb-room': 'the balance has room of',
+  'head-clear': 'the head stays clear by',
+  rise: 'the hips still have to rise',
+  'kick-energy': 'the kick takes',
+  'fall-time': 'a small tilt grows in',
+}
+
+/** One option moved, and what it does: “5 cm more: the trunk leans 14° instead of 9°.” */
+export function describeBecause(
+  because: Because,
+  wording: Wording,
+  choices: readonly string[] | undefined,
+): string {
+  const { from, to, unit, figure, figureUnit, was, becomes } = because
+  const said = (value: number): string => figureValue(value, figureUnit, wording)
+  const moved = choices
+    ? choiceLabel(choices[to] ?? '')
+    : unit === 'choice'
+      ? `${plain(to)} instead of ${plain(from)}`
+      : `${optionValue(Math.abs(to - from), unit, wording)} ${to > from ? 'more' : 'less'}`
+  return `${moved}: ${DOES[figure] ?? figureLabel(figure).toLowerCase()} ${said(becomes)} instead of ${said(was)}.`
 }
 
 /** A setup option's value. */

@@ -30,7 +30,6 @@ type Props = {
 /** Two setups, two measures or two people side by side, with the differences in figures. */
 export function ComparePanel({ people, setups, stock, from, genericCm, wording }: Props) {
   const [left, setLeft] = useState(from)
-  const [right, setRight] = useState(from)
   const solve = (side: Side) => {
     const person = people.find((p) => p.id === side.personId)
     return solveForScreen(
@@ -41,6 +40,12 @@ export function ComparePanel({ people, setups, stock, from, genericCm, wording }
       wording,
     )
   }
+  // Two that differ: the neighbour with less support, else with more, else the same again.
+  const [right, setRight] = useState<Side>(() => {
+    const { solution } = solve(from)
+    const beside = solution?.less[0] ?? solution?.more[0]
+    return beside === undefined ? from : { ...from, setupId: beside, options: {} }
+  })
   const [a, b] = [solve(left), solve(right)]
   return (
     <Stack>

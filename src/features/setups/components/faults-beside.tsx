@@ -1,6 +1,6 @@
 'use client'
 
-import { SimpleGrid, Text, Title } from '@mantine/core'
+import { Stack, Text, Title } from '@mantine/core'
 import { memo } from 'react'
 import type { Body } from '@/core/body/estimate'
 import { rightBesideWrong, type BesideFigures } from '@/core/mechanics/beside'
@@ -12,7 +12,7 @@ import { Figure } from '@/ui/figure/figure'
 import type { SetupFacts } from '../queries'
 import classes from './bench.module.css'
 
-/** Four likely faults, each drawn right beside wrong on this body with the number that betrays it. */
+/** Likely faults, drawn right beside wrong on this body with the number that betrays each; what cannot be drawn is told. */
 export const FaultsBeside = memo(function FaultsBeside({
   facts,
   body,
@@ -22,30 +22,45 @@ export const FaultsBeside = memo(function FaultsBeside({
   body: Body
   wording: Wording
 }) {
-  if (facts.faults.length === 0) return null
+  const drawn = facts.faults.map((fault) => ({ fault, pair: rightBesideWrong(fault.id, body) }))
+  const told = drawn.filter(({ pair }) => !pair?.ok)
   return (
     <section aria-labelledby="faults">
       <Title order={2} id="faults" fz="xl" mb="xs">
         What goes wrong here
       </Title>
-      <SimpleGrid cols={{ base: 1, sm: 2 }}>
-        {facts.faults.map((fault) => {
-          const pair = rightBesideWrong(fault.id, body)
-          return (
+      {facts.faults.length === 0 ? <Text c="dimmed">Nothing that the practice names.</Text> : null}
+      <div className={classes.tiles}>
+        {drawn.map(({ fault, pair }) =>
+          pair?.ok ? (
             <article key={fault.id} className="card" aria-label={fault.name}>
               <Text fw={650}>{fault.name}</Text>
-              {pair?.ok ? <Pair figures={pair.value} name={fault.name} wording={wording} /> : null}
-              <Text size="sm">{fault.see}</Text>
-              <Text size="sm">
-                <strong>Say:</strong> {fault.cue}
-              </Text>
+              <Pair figures={pair.value} name={fault.name} wording={wording} />
+              <Words fault={fault} />
             </article>
-          )
-        })}
-      </SimpleGrid>
+          ) : null,
+        )}
+      </div>
+      {told.map(({ fault }) => (
+        <Stack key={fault.id} gap={0} mt="md">
+          <Text fw={650}>{fault.name}</Text>
+          <Words fault={fault} />
+        </Stack>
+      ))}
     </section>
   )
 })
+
+function Words({ fault }: { fault: SetupFacts['faults'][number] }) {
+  return (
+    <>
+      <Text size="sm">{fault.see}</Text>
+      <Text size="sm">
+        <strong>Say:</strong> {fault.cue}
+      </Text>
+    </>
+  )
+}
 
 function Pair({
   figures: { right, wrong, sign },

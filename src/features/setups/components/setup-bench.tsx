@@ -10,6 +10,7 @@ import { describeLength } from '@/core/words/length'
 import type { Wording } from '@/core/words/number'
 import { useWording } from '@/ui/wording'
 import type { BenchData, BenchPerson } from '../queries'
+import classes from './bench.module.css'
 import { NotBuilt } from './not-built'
 import { useAddress, useBegun, useInput, type Options } from './bench-state'
 import { useAsk } from './use-ask'
@@ -42,10 +43,15 @@ type Props = BenchData & {
 const GENERIC_CM = 168
 const PANELS = [
   { value: 'bench', label: 'Bench' },
+  { value: 'why', label: 'Why here' },
+  { value: 'wrong', label: 'Goes wrong' },
   { value: 'compare', label: 'Compare' },
   { value: 'measure', label: 'Measure' },
   { value: 'weigh', label: 'Weigh' },
 ]
+
+/** Panels that speak of the setup on the bench: nothing to say where it cannot be built. */
+const ON_ONE_SETUP: ReadonlySet<string> = new Set(['bench', 'why', 'wrong'])
 
 /** The height of any body as it was typed, or the usual one with what is wrong with it. */
 function heightTyped(stature: string, wording: Wording): { genericCm: number; problem: string | undefined } {
@@ -120,8 +126,8 @@ export function SetupBench({
         onPanel={setPanel}
       />
       {panel === 'bench' && shown.solution ? (
-        <Grid gap="xl">
-          <GridCol span={{ base: 12, lg: 7 }}>
+        <Grid gap="lg">
+          <GridCol span={{ base: 12, lg: 8 }}>
             <Stack>
               {asked ? renderAsk?.(asked, person ?? null, done) : null}
               <BenchDrawing
@@ -145,7 +151,7 @@ export function SetupBench({
               />
             </Stack>
           </GridCol>
-          <GridCol span={{ base: 12, lg: 5 }}>
+          <GridCol span={{ base: 12, lg: 4 }}>
             <Stack gap="lg">
               <BenchNumbers solution={shown.solution} person={person} wording={wording} />
               {facts && calm.solution ? (
@@ -156,19 +162,17 @@ export function SetupBench({
                   onPick={pick}
                 />
               ) : null}
-              {calm.solution && calm.body ? (
-                <WhyPanel solution={calm.solution} body={calm.body} stock={stock} wording={wording} />
-              ) : null}
             </Stack>
           </GridCol>
-          {facts && calm.body ? (
-            <GridCol span={12}>
-              <FaultsBeside facts={facts} body={calm.body} wording={wording} />
-            </GridCol>
-          ) : null}
         </Grid>
-      ) : panel === 'bench' ? (
+      ) : ON_ONE_SETUP.has(panel) && !shown.solution ? (
         <NotBuilt {...{ setupId, labelOf, person }} refusal={shown.refusal} onPick={pick} />
+      ) : null}
+      {panel === 'why' && calm.solution && calm.body ? (
+        <WhyPanel solution={calm.solution} body={calm.body} stock={stock} wording={wording} />
+      ) : null}
+      {panel === 'wrong' && facts && calm.body ? (
+        <FaultsBeside facts={facts} body={calm.body} wording={wording} />
       ) : null}
       {panel === 'compare' ? (
         <ComparePanel
@@ -215,10 +219,10 @@ type BarProps = Pick<BenchData, 'people' | 'setups'> & {
 /** Whose body, which setup, which panel. Apart, so that a moved handle does not redraw two long lists. */
 const BenchBar = memo(function BenchBar({ people, setups, person, ...bar }: BarProps) {
   return (
-    <Group align="flex-start">
+    <Group align="flex-start" gap="sm">
       <Select
         label="Whose body"
-        w={230}
+        w={190}
         searchable
         data={[
           { value: '', label: 'Any body, by height' },
@@ -239,7 +243,7 @@ const BenchBar = memo(function BenchBar({ people, setups, person, ...bar }: BarP
       )}
       <Select
         label="Setup"
-        w={310}
+        w={270}
         searchable
         data={setupChoices(setups, person)}
         value={bar.setupId}
@@ -248,6 +252,7 @@ const BenchBar = memo(function BenchBar({ people, setups, person, ...bar }: BarP
       <SegmentedControl
         aria-label="What to look at"
         mt={26}
+        className={classes.panels}
         data={PANELS}
         value={bar.panel}
         onChange={bar.onPanel}

@@ -1,36 +1,68 @@
 'use client'
 
-import { List, Text, Title } from '@mantine/core'
+import { Text, Title } from '@mantine/core'
 import { memo, useMemo } from 'react'
 import type { Body } from '@/core/body/estimate'
+import { pictureOf, viewOf } from '@/core/figure/picture'
 import type { Stock } from '@/core/props/stock'
-import { findSetup } from '@/core/setups/catalogue'
+import { findSetup, solveSetup } from '@/core/setups/catalogue'
 import type { SetupSolution } from '@/core/setups/setup'
 import { whyHere } from '@/core/setups/why'
 import { describeBecause } from '@/core/words/figures'
 import type { Wording } from '@/core/words/number'
+import { Figure } from '@/ui/figure/figure'
+import classes from './bench.module.css'
 
 type Props = { solution: SetupSolution; body: Body; stock: Stock; wording: Wording }
 
-/** Short computed sentences: what each option does to this body, one figure each. */
+/** What a little more or less of each distance does to this body: now beside moved, with the figure it moves most. */
 export const WhyPanel = memo(function WhyPanel({ solution, body, stock, wording }: Props) {
   const options = useMemo(() => findSetup(solution.id)?.options ?? [], [solution.id])
-  const reasons = useMemo(() => whyHere(solution, options, body, stock), [solution, options, body, stock])
+  const reasons = useMemo(
+    () =>
+      whyHere(solution, options, body, stock).flatMap((because) => {
+        const tried = solveSetup(
+          solution.id,
+          body,
+          { ...solution.options, [because.option]: because.to },
+          stock,
+        )
+        return tried.ok ? [{ because, moved: tried.value.target }] : []
+      }),
+    [solution, options, body, stock],
+  )
   return (
     <section aria-labelledby="why">
-      <Title order={2} id="why" fz="xl" mb={4}>
-        Why there
+      <Title order={2} id="why" fz="xl" mb="xs">
+        What a little more or less does
       </Title>
       {reasons.length === 0 ? (
-        <Text c="dimmed">Nothing here moves a figure that matters.</Text>
+        <Text c="dimmed">
+          Nothing here moves a load or an angle by enough to feel: set it where it is comfortable.
+        </Text>
       ) : (
-        <List spacing={4}>
-          {reasons.map((b) => (
-            <List.Item key={b.option}>
-              {describeBecause(b, wording, options.find((o) => o.key === b.option)?.label ?? b.option)}
-            </List.Item>
-          ))}
-        </List>
+        <div className={classes.tiles}>
+          {reasons.map(({ because, moved }) => {
+            const option = options.find((o) => o.key === because.option)
+            const view = viewOf([solution.target, moved])
+            return (
+              <article key={because.option} className="card" aria-label={option?.label ?? because.option}>
+                <Text fw={650}>{option?.label ?? because.option}</Text>
+                <div className={classes.pair}>
+                  <figure>
+                    <Figure picture={pictureOf(solution.target)} view={view} label="As it is" plumb />
+                    <figcaption>As it is</figcaption>
+                  </figure>
+                  <figure>
+                    <Figure picture={pictureOf(moved)} view={view} label="Moved" plumb />
+                    <figcaption>Moved</figcaption>
+                  </figure>
+                </div>
+                <Text>{describeBecause(because, wording, option?.choices)}</Text>
+              </article>
+            )
+          })}
+        </div>
       )}
     </section>
   )
