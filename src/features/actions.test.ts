@@ -200,7 +200,7 @@ describe('results and decisions', () => {
     const { id } = byName('Tomas Reyle')
     value(await app.facts.recordFact({ ...stamp(), kind: 'placement', studentId: id, stageId: 'FS-05' }))
     expect(personOf(id)?.decision.reasons[0]).toBe(
-      'Placed by eye at Dolphin, one leg lifted (FS-05) on 10 Mar 2026.',
+      'Placed by eye at Dolphin, one leg lifted on 10 Mar 2026.',
     )
     value(await app.facts.recordFact({ ...stamp(), kind: 'placement', studentId: id, stageId: null }))
     expect(personOf(id)?.placed).toBe(false)
@@ -264,7 +264,7 @@ describe('a class', () => {
       }),
     )
     expect(app.planQueries.planView(here(), classId)?.violations).toEqual([
-      'Ines Calder: Dolphin hops (FS-09) is your call, above what is recorded.',
+      'Ines Calder: Dolphin hops is your call, above what is recorded.',
     ])
     value(
       await app.plans.setVersion({
@@ -314,7 +314,7 @@ describe('a class', () => {
 
     const changes = app.teachingQueries.changesOf(here(), classId)
     expect(changes?.changes[0]).toMatchObject({ name: 'Ines Calder', changed: true })
-    expect(changes?.changes[0]?.after.standing).toBe('Forearm table (FS-01)')
+    expect(changes?.changes[0]?.after.standing).toBe('Forearm table')
     expect(app.teachingQueries.endedClasses(here(), null).classes).toMatchObject([
       { title: 'First evening', changed: 1, people: 3 },
     ])

@@ -1,8 +1,8 @@
-import type { Outcome } from '@/core/readiness/decide'
+import type { Mark } from '@/core/readiness/mark'
 import { OUTCOME_MEANING, OUTCOME_WORD } from '@/core/words/outcome'
 import classes from './status-mark.module.css'
 
-const WASH: Record<Outcome, string> = {
+const WASH: Record<Mark, string> = {
   offer: 'var(--wash-lichen)',
   'once-more': 'var(--wash-slate)',
   near: 'var(--wash-straw)',
@@ -10,12 +10,22 @@ const WASH: Record<Outcome, string> = {
   'step-back': 'var(--wash-clay)',
   'not-now': 'var(--wash-clay)',
   held: 'var(--wash-lichen)',
+  'not-seen': 'transparent',
+  'may-begin': 'transparent',
 }
 
+/** Nothing to look at yet. */
+const QUIET: ReadonlySet<Mark> = new Set(['not-seen', 'may-begin'])
+
 /** A decision as shape, word and wash: readable without colour. */
-export function StatusMark({ outcome, size = 26 }: { outcome: Outcome; size?: number }) {
+export function StatusMark({ outcome, size = 26 }: { outcome: Mark; size?: number }) {
   return (
-    <span className={classes.mark} style={{ background: WASH[outcome] }} title={OUTCOME_MEANING[outcome]}>
+    <span
+      className={classes.mark}
+      data-quiet={QUIET.has(outcome)}
+      style={{ background: WASH[outcome] }}
+      title={OUTCOME_MEANING[outcome]}
+    >
       <svg
         width={size}
         height={size}
@@ -33,7 +43,7 @@ export function StatusMark({ outcome, size = 26 }: { outcome: Outcome; size?: nu
   )
 }
 
-const SHAPE: Record<Outcome, React.ReactNode> = {
+const SHAPE: Record<Mark, React.ReactNode> = {
   offer: (
     <>
       <circle cx="13" cy="13" r="7" />
@@ -63,4 +73,6 @@ const SHAPE: Record<Outcome, React.ReactNode> = {
       <circle cx="13" cy="17" r="2.5" fill="var(--ink)" />
     </>
   ),
+  'not-seen': <path d="M9 13 h8" strokeDasharray="1 4" />,
+  'may-begin': <path d="M5 21 h16 M13 17 v-8 M9 12 l4 -4 l4 4" />,
 }

@@ -60,6 +60,8 @@ const AfterSchema = z.strictObject({
 export const StageSchema = z.strictObject({
   id: z.string().regex(/^(PU|FS|HD|HS|CR|SH|AD)-\d\d[a-f]?$/),
   name: z.string().max(60),
+  /** Three words for a lane or a cell, where the name is longer. */
+  short: z.string().max(24).optional(),
   sanskrit: z.string().max(60).optional(),
   rung: z.enum(RUNGS),
   after: AfterSchema.default({ all: [], some: [] }),

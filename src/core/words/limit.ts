@@ -46,7 +46,7 @@ export function describeClosedSetup(
   referral: string | null = null,
 ): string {
   if (referral !== null) return `Not for ${name} now. ${referral}`
-  const stage = instead ? `${instead.name} (${instead.id})` : 'rest, watch or help'
+  const stage = instead ? instead.name : 'rest, watch or help'
   return `Not for ${name} now. Instead: ${stage}.`
 }
 
@@ -64,7 +64,7 @@ export function describeLimit(
   const loads = [...new Set(acting.map(describeLoadFrom))].join(', ')
   const stage = instead ? findById(practice.stages, instead.stageId) : null
   const referral = referralIn(because)
-  const offer = referral !== null ? ` ${referral}` : stage ? ` Instead: ${stage.name} (${stage.id}).` : ''
+  const offer = referral !== null ? ` ${referral}` : stage ? ` Instead: ${stage.name}.` : ''
   const seconds = because.flatMap((c) => (c.mostSeconds === null ? [] : [c.mostSeconds]))
   switch (verdict) {
     case 'barred':

@@ -161,7 +161,7 @@ export function unitOf({ unit }: Pick<ReadinessCheck, 'unit'>, { units }: Wordin
 
 /** A stage's id with its name. */
 export function stageName(practice: Library, id: string): string {
-  return `${findById(practice.stages, id).name} (${id})`
+  return findById(practice.stages, id).name
 }
 
 /** A fault's name on a chip. */

@@ -120,7 +120,7 @@ it('says what a prop may do, what a trial showed and how sure it is', () => {
   const base = { stageId: 'FS-05', setupId: 'SETUP-dolphin-strap', evidenceIds: [] }
   const days = ['2026-03-01', '2026-03-08']
   expect(describeFade(practice, { ...base, code: 'fade', to: 'SETUP-dolphin-block', days })).toBe(
-    'Dolphin, one leg lifted (FS-05): clean with dolphin with elbow strap on 1 Mar 2026 and 8 Mar 2026. Next with less: dolphin with hand block.',
+    'Dolphin, one leg lifted: clean with dolphin with elbow strap on 1 Mar 2026 and 8 Mar 2026. Next with less: dolphin with hand block.',
   )
   expect(
     describeFade(practice, { ...base, code: 'restore', faultId: 'FT-elbow-splay', day: '2026-03-08' }),
@@ -154,7 +154,7 @@ it('says kicks as a range, sides with their days, and tonight without a word of 
     describeCeiling(practice, { stageId, usualId, lowered: stageId !== usualId })
   expect(ceiling('FS-05', 'FS-05')).toMatch(/as it stands, up to/)
   expect(ceiling(null, null)).toMatch(/as it stands, nothing/)
-  expect(ceiling('FS-01', 'FS-05')).toBe('Tonight: up to Forearm table (FS-01). The standing stays as it is.')
+  expect(ceiling('FS-01', 'FS-05')).toBe('Tonight: up to Forearm table. The standing stays as it is.')
   expect(ceiling(null, 'FS-05')).toMatch(/^Tonight: nothing of this ladder\. The standing stays/)
 })
 it('says of a fault its likeliest cause with the evidence, the word, the setup, the drill and whether to go on', () => {

@@ -43,7 +43,7 @@ export function viewDecision(
     target: target
       ? {
           id: target.id,
-          name: `${target.name} (${target.id})`,
+          name: target.name,
           setupId: decision.outcome === 'not-now' ? null : (target.setups[0] ?? null),
         }
       : null,
@@ -67,15 +67,4 @@ function summaryOf(
   if (outcome === 'step-back') return reasons[0] ?? ''
   if (outcome === 'not-now') return reasons[codes.findIndex((r) => r.code === 'limited')] ?? ''
   return missing[0] ?? reasons.at(-1) ?? ''
-}
-
-/** On the board a ladder on which nothing is known yet reads as building, though its foot is open to anybody. */
-export function markOf({
-  outcome,
-  standing,
-  reasons,
-}: Pick<Decision, 'outcome' | 'standing' | 'reasons'>): Decision['outcome'] {
-  return standing === null && outcome === 'offer' && reasons.some((r) => r.code === 'no-gates')
-    ? 'build'
-    : outcome
 }

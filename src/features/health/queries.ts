@@ -121,7 +121,7 @@ function closedIn(practice: Library, family: Family, caps: Caps): { stage: strin
   if (!stage) return []
   const { verdict, because } = judgeStage(practice, stage, caps)
   const text = describeLimit({ verdict, because, instead: insteadOf(practice, stage, caps) }, practice)
-  return [{ stage: `${stage.name} (${stage.id})`, text }]
+  return [{ stage: stage.name, text }]
 }
 
 function stagesByVerdict(practice: Library, caps: Caps): { word: string; names: string[] }[] {
@@ -129,7 +129,7 @@ function stagesByVerdict(practice: Library, caps: Caps): { word: string; names: 
     word: verdictWord(verdict),
     names: practice.stages
       .filter((s) => judgeStage(practice, s, caps).verdict === verdict)
-      .map((s) => `${s.name} (${s.id})`),
+      .map((s) => s.name),
   })).filter(({ names }) => names.length > 0)
 }
 

@@ -51,7 +51,7 @@ function linesOf(
   return [
     { label: 'Person', text: person?.name ?? 'Nobody named' },
     { label: 'Class', text: held ? `${held.title}, ${formatDay(held.day)}` : 'None' },
-    { label: 'During', text: stage ? `${stage.name} (${stage.id})` : 'Not said' },
+    { label: 'During', text: stage ? stage.name : 'Not said' },
     { label: 'Kind', text: KIND_WORD[report.kind] },
     { label: 'What happened', text: report.happened },
     { label: 'What was done', text: report.done },
@@ -77,7 +77,7 @@ export function incidentForm({ scope, practice, studio, clock }: Context): {
       value: c.id,
       label: `${c.title}, ${formatDay(c.day)}`,
     })),
-    stages: practice.stages.map((s) => ({ value: s.id, label: `${s.name} (${s.id})` })),
+    stages: practice.stages.map((s) => ({ value: s.id, label: s.name })),
     today,
     time: new Intl.DateTimeFormat('en-GB', {
       timeZone: studio.timeZone,

@@ -266,7 +266,7 @@ function versionView(version: Version, view: View): VersionView {
       .filter((s) => s.family === CLASS_FAMILY && !barsStage(practice, limits, s))
       .map((s) => ({
         id: s.id,
-        label: `${s.name} (${s.id})${open.has(s.id) ? '' : ' · above what is recorded'}`,
+        label: `${s.name}${open.has(s.id) ? '' : ' · above what is recorded'}`,
         allowed: open.has(s.id),
       })),
   }

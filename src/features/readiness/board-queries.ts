@@ -1,20 +1,42 @@
 import 'server-only'
 import { findById } from '@/core/practice/find'
-import type { Family } from '@/core/practice/schema'
+import { RUNGS, type Family } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
+import { markOf, type Mark } from '@/core/readiness/mark'
 import { answerTo, needsLook } from '@/core/readiness/offers'
+import { formatDay } from '@/core/day'
 import { FAMILY_NAMES } from '@/core/words/family'
 import { describeAnswer } from '@/core/words/offer'
 import { stageName } from '@/core/words/reason'
+import { nextClass } from '@/db/classes'
+import { listGroups } from '@/db/groups'
 import { listNames } from '@/db/students'
 import { offerTapsOf } from '@/db/offers'
 import type { Context } from '../context'
-import { markOf, viewDecision } from '../desk/decision-view'
+import { viewDecision } from '../desk/decision-view'
 import { BOARD } from '../desk/families'
 import { decisionIn, standings } from '../desk/standing'
 
-export type BoardCell = { family: Family; outcome: Decision['outcome']; next: string }
-export type BoardRow = { id: string; name: string; cells: BoardCell[]; summary: string }
+export type BoardCell = {
+  family: Family
+  mark: Mark
+  /** The rung held, counted from 0; null below the foot. */
+  held: number | null
+  /** The rung of what comes next; null at the top. */
+  at: number | null
+  /** In three words, and in full. */
+  next: string
+  nextInFull: string
+}
+export type BoardRow = {
+  id: string
+  name: string
+  cells: BoardCell[]
+  /** What stands between here and the next step, a line for each ladder that is worked on, nearest first. */
+  missing: { family: string; text: string }[]
+}
+/** Who is looked at: the people of the class to come, one group, or everybody. */
+export type Who = { readonly key: string; readonly label: string; readonly count: number }
 export type Offer = {
   studentId: string
   name: string
@@ -31,10 +53,13 @@ export type BoardData = {
   offers: Offer[]
   page: number
   pages: number
+  /** Whom the page may be asked for, and whom it shows. */
+  whos: Who[]
+  who: string
 }
 
 /** Nearest to the next step first. */
-const NEAREST: readonly Decision['outcome'][] = [
+const NEAREST: readonly Mark[] = [
   'offer',
   'once-more',
   'near',
@@ -42,20 +67,29 @@ const NEAREST: readonly Decision['outcome'][] = [
   'not-now',
   'build',
   'held',
+  'may-begin',
+  'not-seen',
 ]
 
 /** Rows before the rest is a page of its own. */
 const ROWS_A_PAGE = 25
 
-/** Everybody in all six families, nearest to a next step first. `page` counts from 1. */
-export function board(ctx: Context, page = 1): BoardData {
-  const { practice, scope } = ctx
+/**
+ * Some people in all six families, nearest to a next step first.
+ * @param page counts from 1 @param who `tonight`, a group’s id or `all`; the class to come unless it is said
+ */
+export function board(ctx: Context, page = 1, who?: string): BoardData {
+  const { scope } = ctx
   const names = listNames(scope)
+  const whos = whosOf(ctx, names.length)
+  const asked = whos.find(({ key }) => key === who) ?? whos[0]
+  const wanted = asked?.ids
+  const chosen = wanted ? names.filter(({ id }) => wanted.has(id)) : names
   const kept = standings(
     ctx,
-    names.map((p) => p.id),
+    chosen.map((p) => p.id),
   )
-  const people = names.flatMap(({ id, name }) => {
+  const people = chosen.flatMap(({ id, name }) => {
     const now = kept.get(id)
     return now ? [{ id, name, decisions: BOARD.map((family) => decisionIn(now, family)) }] : []
   })
@@ -68,20 +102,47 @@ export function board(ctx: Context, page = 1): BoardData {
     families: BOARD.map((id) => ({ id, name: FAMILY_NAMES[id] })),
     page,
     pages: Math.max(1, Math.ceil(ranked.length / ROWS_A_PAGE)),
+    whos: whos.map(({ key, label, count }) => ({ key, label, count })),
+    who: asked?.key ?? 'all',
     rows: shown.map(({ id, name, decisions }) => ({
       id,
       name,
-      cells: decisions.map((decision) => ({
-        family: decision.family,
-        outcome: markOf(decision),
-        next:
-          decision.targetId === null
-            ? 'Top of the ladder'
-            : findById(practice.stages, decision.targetId).name,
-      })),
-      summary: summaryOfNearest(ctx, decisions),
+      cells: decisions.map((decision) => cellOf(ctx, decision)),
+      missing: missingOf(ctx, decisions),
     })),
     offers: offersIn(ctx, shown),
+  }
+}
+
+type Asked = Who & { readonly ids: ReadonlySet<string> | null }
+
+function whosOf({ scope, clock: { today } }: Context, everybody: number): Asked[] {
+  const coming = nextClass(scope, today)
+  const some = (key: string, label: string, ids: readonly string[]): Asked => ({
+    key,
+    label,
+    count: ids.length,
+    ids: new Set(ids),
+  })
+  return [
+    ...(coming
+      ? [some('next', coming.day === today ? 'Tonight' : formatDay(coming.day), coming.roster)]
+      : []),
+    ...listGroups(scope).map(({ id, name, members }) => some(id, name, members)),
+    { key: 'all', label: 'Everybody', count: everybody, ids: null },
+  ]
+}
+
+function cellOf({ practice }: Context, decision: Decision): BoardCell {
+  const rungOf = (id: string): number => RUNGS.indexOf(findById(practice.stages, id).rung)
+  const target = decision.targetId === null ? null : findById(practice.stages, decision.targetId)
+  return {
+    family: decision.family,
+    mark: markOf(decision),
+    held: decision.standing ? rungOf(decision.standing.stageId) : null,
+    at: target ? rungOf(target.id) : null,
+    next: target ? (target.short ?? target.name) : 'Top of the ladder',
+    nextInFull: target?.name ?? 'Top of the ladder',
   }
 }
 
@@ -107,15 +168,19 @@ function offersIn(
   })
 }
 
-function nearness(marks: readonly Decision['outcome'][]): number {
+function nearness(marks: readonly Mark[]): number {
   // The best mark first, then how many of them.
   const ranks = marks.map((mark) => NEAREST.indexOf(mark)).sort((a, b) => a - b)
   return ranks.reduce((sum, rank, i) => sum + rank / 10 ** i, 0)
 }
 
-function summaryOfNearest(ctx: Context, decisions: readonly Decision[]): string {
-  // What somebody works at comes before a ladder nobody has begun.
-  const rank = (d: Decision): number => (d.standing ? 0 : NEAREST.length) + NEAREST.indexOf(markOf(d))
-  const nearest = decisions.toSorted((a, b) => rank(a) - rank(b))[0]
-  return nearest ? `${FAMILY_NAMES[nearest.family]}: ${viewDecision(ctx, nearest).summary}` : ''
+/** Ladders that nobody has begun say nothing here. */
+const SILENT: ReadonlySet<Mark> = new Set(['not-seen', 'may-begin', 'held'])
+
+function missingOf(ctx: Context, decisions: readonly Decision[]): BoardRow['missing'] {
+  return decisions
+    .filter((d) => !SILENT.has(markOf(d)))
+    .toSorted((a, b) => NEAREST.indexOf(markOf(a)) - NEAREST.indexOf(markOf(b)))
+    .map((d) => ({ family: FAMILY_NAMES[d.family], text: viewDecision(ctx, d).summary }))
+    .filter(({ text }) => text !== '')
 }

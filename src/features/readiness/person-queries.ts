@@ -1,4 +1,5 @@
 import 'server-only'
+import { markOf, type Mark } from '@/core/readiness/mark'
 import { formatDay } from '@/core/day'
 import { findById } from '@/core/practice/find'
 import type { Library } from '@/core/practice/library'
@@ -20,7 +21,7 @@ import { findStudent } from '@/db/students'
 import type { Spans } from '@/core/body/spans'
 import { spansOfStudent } from '../body'
 import type { Context } from '../context'
-import { markOf, viewDecision, type DecisionView } from '../desk/decision-view'
+import { viewDecision, type DecisionView } from '../desk/decision-view'
 import { BOARD } from '../desk/families'
 import { judgeOf, type Judge } from '../desk/judge'
 import { decisionIn, standings } from '../desk/standing'
@@ -41,7 +42,7 @@ export type TryEntry = {
 }
 
 /** A decision that was another one than before. */
-export type TurningView = { day: string; dayLabel: string; outcome: Decision['outcome']; text: string }
+export type TurningView = { day: string; dayLabel: string; outcome: Mark; text: string }
 
 /** What the teacher may say of the next step. */
 export type AnswerView = {
@@ -72,7 +73,7 @@ export type PersonReadiness = {
   /** What one of their fists, hands and feet measures, cm. */
   spans: Spans
   family: Family
-  families: { id: Family; name: string; outcome: Decision['outcome'] }[]
+  families: { id: Family; name: string; outcome: Mark }[]
   decision: DecisionView
   /** How far tonight goes; empty where nobody checked in, or others can see the screen. */
   tonight: string

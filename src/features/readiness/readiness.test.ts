@@ -53,11 +53,20 @@ describe('offers and rounds', () => {
     const nobody = { kind: 'offer' as const, studentId: v7(), stageId: 'FS-10a', answer: 'accept' as const }
     expect((await app.facts.recordFact({ ...stamp(), ...nobody, reason: null })).ok).toBe(false)
   })
-  it('the board has six families for everybody, and marks unknown ladders as building', () => {
-    const { families, rows } = app.board.board(here())
+  it('the board has six families for everybody, and marks what nobody has seen as neither built nor offered', () => {
+    const { families, rows, whos } = app.board.board(here(), 1, 'all')
     expect(families).toHaveLength(6)
     expect(rows).toHaveLength(21)
-    expect(rows.find((r) => r.name === 'Ravi Ellender')?.cells.every((c) => c.outcome === 'build')).toBe(true)
+    const ravi = rows.find((r) => r.name === 'Ravi Ellender')?.cells ?? []
+    expect(new Set(ravi.map(({ mark }) => mark))).toEqual(new Set(['may-begin', 'not-seen']))
+    expect(ravi.every(({ held }) => held === null)).toBe(true)
+    // Nobody’s next rung lies more than one above what they hold.
+    for (const { held, at } of rows.flatMap((r) => r.cells))
+      if (held !== null && at !== null) expect(at - held).toBeLessThanOrEqual(3)
+    // Tonight’s people first; a group and everybody on request.
+    expect(whos.map(({ key }) => key)).toEqual(['next', expect.any(String), expect.any(String), 'all'])
+    expect(app.board.board(here()).rows).toHaveLength(10)
+    expect(app.board.board(here(), 1, 'nonsense').who).toBe('next')
     expect(app.families.familyAsked('CR')).toBe('CR')
     expect(app.families.familyAsked('nonsense')).toBe('FS')
   })
@@ -100,7 +109,7 @@ describe('a try logged by hand', () => {
     const mine = () => seen('Wren Haskett').tries.filter((t) => t.dayLabel === '10 Mar 2026')
     expect(mine()).toMatchObject([
       {
-        stage: 'Dolphin, one leg lifted (FS-05)',
+        stage: 'Dolphin, one leg lifted',
         setup: 'Dolphin with hand block',
         result: 'Clean, 12.5 s, left leading, Touched by a helper',
       },

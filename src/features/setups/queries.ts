@@ -140,7 +140,7 @@ function factsOf(practice: Library, id: string): SetupFacts {
   return {
     id,
     label: entry.name,
-    stages: stages.map((s) => `${s.name} (${s.id})`),
+    stages: stages.map((s) => s.name),
     lookFor: main?.lookFor ?? '',
     exit: main ? findById(practice.exits, main.exits[0] ?? '').do : '',
     faults: faults.map((fault) => {

@@ -9,6 +9,7 @@ import { placePeople } from '@/core/room/places'
 import { EMPTY_ROOM, type Room } from '@/core/room/room'
 import { conditionsOf } from '@/core/screening/answers'
 import { count } from '@/core/words/number'
+import { markOf, type Mark } from '@/core/readiness/mark'
 import { OUTCOME_WORD } from '@/core/words/outcome'
 import { describePlanWarning } from '@/core/words/plan'
 import { nextClass, type ClassRecord } from '@/db/classes'
@@ -17,7 +18,6 @@ import { listNames } from '@/db/students'
 import { locksOf } from '@/db/classes'
 import type { Context } from '../context'
 import { CLASS_FAMILY, classFile, decisionsFor, judgeOfClass, makePlan } from '../desk/class-file'
-import { markOf } from '../desk/decision-view'
 import { expectedLine } from '../desk/headcount'
 import type { Judge } from '../desk/judge'
 import { peopleOf } from '../desk/people'
@@ -193,6 +193,6 @@ function names(people: readonly { name: string }[]): string {
 }
 
 /** The same mark as on the board. */
-function markFor(decision: Decision | undefined): Decision['outcome'] {
-  return decision ? markOf(decision) : 'build'
+function markFor(decision: Decision | undefined): Mark {
+  return decision ? markOf(decision) : 'not-seen'
 }
