@@ -199,9 +199,7 @@ describe('results and decisions', () => {
   it('places by eye, shows it on the board with its reasons, and takes it back', async () => {
     const { id } = byName('Tomas Reyle')
     value(await app.facts.recordFact({ ...stamp(), kind: 'placement', studentId: id, stageId: 'FS-05' }))
-    expect(personOf(id)?.decision.reasons[0]).toBe(
-      'Placed by eye at Dolphin, one leg lifted on 10 Mar 2026.',
-    )
+    expect(personOf(id)?.decision.reasons[0]).toBe('Placed by eye at Dolphin, one leg lifted on 10 Mar 2026.')
     value(await app.facts.recordFact({ ...stamp(), kind: 'placement', studentId: id, stageId: null }))
     expect(personOf(id)?.placed).toBe(false)
     expect(

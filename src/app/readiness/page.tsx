@@ -21,10 +21,7 @@ export default page<{ searchParams: Promise<{ page?: string; who?: string }> }>(
     const round = nextRound(ctx)
     return (
       <>
-        <PageHead
-          title="Who is ready for what?"
-          lead="Nearest to the next step first."
-        >
+        <PageHead title="Who is ready for what?" lead="Nearest to the next step first.">
           {round ? (
             <LinkButton href={`/readiness/round/${round.classId}`}>Check round for {round.title}</LinkButton>
           ) : null}

@@ -35,14 +35,14 @@ export function describeForecast(
   }
 }
 
-/** A drill with its dose and the steps either side. */
-export function describePrescribed(practice: Library, prescribed: Prescribed): string {
-  const { drillId, minutes, dose, covers, weaker, easier, harder } = prescribed
-  const drill = findById(practice.drills, drillId)
-  const behind = weaker === null ? '' : ` Begin on the ${weaker} and give it one set more.`
-  const sides = [easier ? `Easier: ${easier}` : '', harder ? `Harder: ${harder}` : ''].filter((t) => t !== '')
-  const aim = covers.map((c) => needName(practice, c)).join(' and ')
-  return `${drill.name}, for ${aim}: ${describeDose(dose)} About ${minutes} min. ${drill.do}${behind} ${sides.join(' ')}`.trim()
+/** What a drill is for, for whom it is. */
+export function aimOf(practice: Library, covers: readonly string[]): string {
+  return covers.map((c) => needName(practice, c)).join(' and ')
+}
+
+/** Which side begins and gets one set more; empty where neither is behind. */
+export function weakerFirst(weaker: 'left' | 'right' | null): string {
+  return weaker === null ? '' : `Begin on the ${weaker} and give it one set more.`
 }
 
 /** A side that has been behind for days, as the teacher is told of it. */

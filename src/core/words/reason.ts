@@ -95,13 +95,19 @@ export function describeGate(result: GateResult, practice: Library, wording: Wor
   }
 }
 
-/** What has to be logged before a check that is read from tries says anything. */
+/** By check. */
 const FROM_TRIES: Readonly<Record<string, string>> = {
   'CK-kick-height': 'log kicks with each lead',
   'CK-both-leads': 'log kicks with each lead on one day',
   'CK-wall-hold': 'log tries at the wall with their seconds',
   'CK-offwall': 'log tries with the seconds off the wall',
   'CK-consistency': 'log tries on a few more days',
+}
+
+/** What has to be logged before a check that is read from tries says anything. */
+export function whatToLog(checkId: string): string {
+  const said = FROM_TRIES[checkId] ?? 'no tries logged yet'
+  return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`
 }
 
 function renewed({ renewedDay }: GateResult): string {
@@ -159,7 +165,7 @@ export function unitOf({ unit }: Pick<ReadinessCheck, 'unit'>, { units }: Wordin
   return unit === 'cm' ? units : unit
 }
 
-/** A stage's id with its name. */
+/** A stage's name. */
 export function stageName(practice: Library, id: string): string {
   return findById(practice.stages, id).name
 }

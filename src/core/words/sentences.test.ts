@@ -11,15 +11,17 @@ import { FAMILY_NAMES } from './family'
 import { describeHeadRoom } from './head-room'
 import { describeIncident, KIND_WORD, TOLD_WORD } from './incident'
 import {
+  aimOf,
   describeCeiling,
   describeFade,
   describeForecast,
   describeHelp,
   describeKicks,
-  describePrescribed,
   describeSideGap,
   describeTrial,
+  weakerFirst,
 } from './next-steps'
+import { describeDose } from './dose'
 import { METRIC } from './number'
 import { describeCell, describeResult } from './entry'
 import { shown, unitOf } from './reason'
@@ -99,22 +101,13 @@ it('says a forecast as a range and never as a date', () => {
   expect(said({ code: 'old', days: 40 })).toMatch(/last shown 40 days ago/)
   expect(said({ code: 'there', value: 46 })).toMatch(/about 46 s on the last days/)
 })
-it('says a drill with its minutes, dose and what it is for', () => {
+it('says what a drill is for, how much of it, and which side begins', () => {
   const [drill] = practice.drills
-  const said = (share: number) =>
-    describePrescribed(practice, {
-      drillId: drill?.id ?? '',
-      minutes: 2,
-      dose: fitDose(drill!.dose, { share }),
-      covers: ['CK-dolphin-hold', 'FT-elbow-splay'],
-      weaker: null,
-      easier: 'Sit back.',
-      harder: null,
-    })
-  expect(said(1)).toMatch(
-    /, for dolphin hold and “elbows slide apart”: 5 times\. .*About 2 min\. .*Easier: Sit back\./,
-  )
-  expect(said(0.62)).toMatch(/: 3 times\. /)
+  expect(aimOf(practice, ['CK-dolphin-hold', 'FT-elbow-splay'])).toBe('dolphin hold and “elbows slide apart”')
+  expect(describeDose(fitDose(drill!.dose, { share: 1 }))).toMatch(/^5 times\. /)
+  expect(describeDose(fitDose(drill!.dose, { share: 0.62 }))).toMatch(/^3 times\. /)
+  expect(weakerFirst('left')).toBe('Begin on the left and give it one set more.')
+  expect(weakerFirst(null)).toBe('')
 })
 it('says what a prop may do, what a trial showed and how sure it is', () => {
   const base = { stageId: 'FS-05', setupId: 'SETUP-dolphin-strap', evidenceIds: [] }

@@ -15,6 +15,8 @@ export type DecisionView = {
   dose: string
   reasons: string[]
   missing: string[]
+  /** What is asked and met. */
+  met: string[]
   wouldChange: string | null
   /** One line for a list. */
   summary: string
@@ -50,6 +52,9 @@ export function viewDecision(
     dose: target && decision.outcome !== 'not-now' ? describeDose(fitDose(target.dose, { breathS })) : '',
     reasons,
     missing,
+    met: decision.reasons.flatMap((r) =>
+      r.code === 'gate' && r.result.state === 'met' ? [describeGate(r.result, practice, wording)] : [],
+    ),
     summary: summaryOf(decision, reasons, missing),
     wouldChange: decision.wouldChange ? describeGate(decision.wouldChange, practice, wording) : null,
   }

@@ -1,16 +1,14 @@
 import 'server-only'
 import { doseOf } from '@/core/classes/dose-of'
 import { describeDose } from '@/core/words/dose'
-import { beginnings, beginWith, cueFor, type InForce } from '@/core/approaches/effects'
+import { cueFor, type InForce } from '@/core/approaches/effects'
 import { apartIn } from '@/core/classes/apart'
 import type { Brief } from '@/core/classes/brief'
 import { versionsOf, type Plan, type PlanBlock, type Version } from '@/core/classes/plan'
-import { estimateBody } from '@/core/body/estimate'
 import { formatDay, nextWeekday, type Day } from '@/core/day'
 import { validatePlan } from '@/core/planning/check/validate'
 import { findById } from '@/core/practice/find'
 import { barsStage } from '@/core/screening/stage-limits'
-import { solveSetup } from '@/core/setups/catalogue'
 import { formatClock } from '@/core/units'
 import { describeTouch } from '@/core/words/floor'
 import { count, length } from '@/core/words/number'
@@ -22,14 +20,16 @@ import {
   describeViolation,
   NOTHING_OPEN,
 } from '@/core/words/plan'
-import { placementLabel, propNoun } from '@/core/words/setup'
+import { propNoun } from '@/core/words/setup'
 import { classLines, findClass } from '@/db/classes'
 import { listGroups } from '@/db/groups'
 import { listNames } from '@/db/students'
 import type { StudioRecord } from '@/db/studio'
 import type { Context } from '../context'
 import { CLASS_FAMILY, classFile, judgeOfClass } from '../desk/class-file'
+import { handNumbers } from '../desk/hand-numbers'
 import { peopleOf, type People } from '../desk/people'
+import { bodyOfStudent } from '../body'
 
 export type ClassSummary = {
   id: string
@@ -230,17 +230,11 @@ function dosesOf(versions: readonly VersionView[]): { dose: string; who: string[
 }
 
 /** The lengths that place hands and props in somebody's version, short enough for a strip card. */
-function handNumbers({ studentId, setupId }: Version, { ctx, people, waysOf }: View): string {
-  const { studio, practice } = ctx
-  const student = people.students.get(studentId)
-  if (!student?.statureCm || setupId === null) return ''
-  const body = estimateBody({ statureCm: student.statureCm, measured: student.measured })
-  if (!body.ok) return ''
-  const begun = beginWith(beginnings(practice, waysOf(studentId))[setupId], body.value)
-  const solved = solveSetup(setupId, body.value, begun, studio.stock)
-  if (!solved.ok) return ''
-  return solved.value.placements
-    .map((p) => `${placementLabel(p.key)} ${length(p.valueCm, studio)}`)
+function ownNumbers({ studentId, setupId }: Version, { ctx, people, waysOf }: View): string {
+  const body = bodyOfStudent(people.students.get(studentId))
+  if (!body || setupId === null) return ''
+  return handNumbers(ctx, body, setupId, waysOf(studentId))
+    .map(({ label, value }) => `${label} ${value}`)
     .join(' · ')
 }
 
@@ -260,7 +254,7 @@ function versionView(version: Version, view: View): VersionView {
     changed: [describeTouch(person?.touch ?? 'ask'), privacy.hidden ? '' : describeChange(change)]
       .filter((t) => t !== '')
       .join(' '),
-    numbers: handNumbers(version, view),
+    numbers: ownNumbers(version, view),
     // What a Stop bars is no choice at all.
     choices: practice.stages
       .filter((s) => s.family === CLASS_FAMILY && !barsStage(practice, limits, s))

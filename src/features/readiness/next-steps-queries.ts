@@ -1,4 +1,7 @@
 import 'server-only'
+import type { Body } from '@/core/body/estimate'
+import type { Picture } from '@/core/figure/picture'
+import { pictureFor } from '@/core/figure/picture-of'
 import { keepsProps } from '@/core/approaches/effects'
 import { daysBetween } from '@/core/day'
 import { findById } from '@/core/practice/find'
@@ -15,21 +18,41 @@ import { kickOutlook, kicksAt } from '@/core/readiness/kicks'
 import { ladderOf } from '@/core/readiness/ladder'
 import { jointsLoaded } from '@/core/readiness/recent-load'
 import { sideGaps } from '@/core/readiness/sides'
-import { prescribe } from '@/core/readiness/prescribe'
+import { prescribe, type Prescribed } from '@/core/readiness/prescribe'
 import { withinOf } from '@/core/readiness/within'
 import { isTired } from '@/core/screening/tonight'
 import {
+  aimOf,
   describeFade,
   describeForecast,
   describeHelp,
   describeKicks,
-  describePrescribed,
   describeSideGap,
   describeTrial,
+  weakerFirst,
 } from '@/core/words/next-steps'
+import { describeDose } from '@/core/words/dose'
 import { faultName } from '@/core/words/reason'
+import type { StudentRecord } from '@/db/students'
+import { anyBody, bodyOfStudent } from '../body'
 import type { Context } from '../context'
 import type { Judge } from '../desk/judge'
+
+/** A drill on one card. */
+export type DrillCard = {
+  id: string
+  name: string
+  aim: string
+  dose: string
+  minutes: number
+  do: string
+  lookFor: string
+  /** Which side begins, where one is behind. */
+  side: string
+  easier: string
+  harder: string
+  picture: Picture | null
+}
 
 export type NextSteps = {
   /** How the missing results have been going. */
@@ -40,8 +63,8 @@ export type NextSteps = {
   props: string[]
   /** Sides that have been far apart for days. */
   sides: string[]
-  /** Drills that cover what is missing, with their dose. */
-  drills: string[]
+  /** Drills that cover what is missing, as they are done by this person. */
+  drills: DrillCard[]
   /** What to do about faults seen lately, cause first. */
   faults: { name: string; text: string }[]
 }
@@ -58,9 +81,10 @@ export function nextSteps(
   { practice, clock, studio: wording, privacy }: Context,
   judge: Judge,
   decision: Decision,
-  breathS: number,
+  { breathS, ...student }: StudentRecord,
 ): NextSteps {
   const { today } = clock
+  const body = bodyOfStudent(student) ?? anyBody()
   const evidence = foldEvidence(judge.evidence(decision.studentId), today)
   const caps = judge.tonight(decision.studentId)
   // Newest first: what was seen last is what to speak of.
@@ -105,7 +129,7 @@ export function nextSteps(
         tired: isTired(checkIn),
         loaded: jointsLoaded(practice, evidence, today),
       },
-    ).map((d) => describePrescribed(practice, d)),
+    ).map((d) => drillCard(practice, d, body)),
     faults: faultsLately.map((id) => ({
       name: faultName(practice, id),
       text: describeHelp(
@@ -122,6 +146,24 @@ export function nextSteps(
         wording,
       ),
     })),
+  }
+}
+
+function drillCard(practice: Library, prescribed: Prescribed, body: Body): DrillCard {
+  const { drillId, minutes, dose, covers, weaker, easier, harder } = prescribed
+  const drill = findById(practice.drills, drillId)
+  return {
+    id: drillId,
+    name: drill.name,
+    aim: aimOf(practice, covers),
+    dose: describeDose(dose),
+    minutes,
+    do: drill.do,
+    lookFor: drill.lookFor,
+    side: weakerFirst(weaker),
+    easier: easier ?? '',
+    harder: harder ?? '',
+    picture: pictureFor(practice, drillId, body),
   }
 }
 

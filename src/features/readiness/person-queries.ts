@@ -27,6 +27,7 @@ import { judgeOf, type Judge } from '../desk/judge'
 import { decisionIn, standings } from '../desk/standing'
 import { historyEntry, type HistoryEntry } from './history-entry'
 import { nextSteps, type NextSteps } from './next-steps-queries'
+import { personPath, type PathView } from './path-queries'
 
 export type { HistoryEntry }
 
@@ -79,6 +80,7 @@ export type PersonReadiness = {
   tonight: string
   answer: AnswerView | null
   next: NextSteps
+  path: PathView
   /** Null until it is asked for. */
   turnings: TurningView[] | null
   tries: TryEntry[]
@@ -106,6 +108,8 @@ export type PersonAsked = {
   readonly withTurnings: boolean
   /** Everything that was ever recorded, not only the latest. */
   readonly withAll: boolean
+  /** The step that is opened; what comes next unless it is said. */
+  readonly step?: string | undefined
 }
 
 /** Entries of the history, and tries, that a page shows at most: further back is a page of its own. */
@@ -115,7 +119,7 @@ const ENTRIES_SHOWN = 30
 export function personReadiness(
   ctx: Context,
   id: string,
-  { family, withTurnings, withAll }: PersonAsked,
+  { family, withTurnings, withAll, step }: PersonAsked,
 ): PersonReadiness | null {
   const { scope, practice, clock, studio, privacy } = ctx
   const student = findStudent(scope, id)
@@ -144,7 +148,8 @@ export function personReadiness(
     decision: viewDecision(ctx, decision, student.breathS),
     tonight: privacy.hidden ? '' : tonightLine(ctx, judge, decision),
     answer: answerView(ctx, judge, decision),
-    next: nextSteps(ctx, judge, decision, student.breathS),
+    next: nextSteps(ctx, judge, decision, student),
+    path: personPath(ctx, judge, student, decision, step),
     turnings: withTurnings
       ? turningPoints(evidence, today, (asOf) => judge.decide(id, family, { asOf })).map((t) =>
           turningView(ctx, t),
@@ -156,7 +161,7 @@ export function personReadiness(
     tryAt: decision.targetId ?? decision.standing?.stageId ?? ladder[0]?.id ?? '',
     placed: decision.standing?.by === 'placement',
     checks: checksForFamily(practice, family, new Set(current.map((o) => o.checkId))),
-    stages: ladder.map((s) => ({ id: s.id, label: `${s.id} · ${s.name}` })),
+    stages: ladder.map((s) => ({ id: s.id, label: s.name })),
     exits: exitsOf(practice, ladder),
     faults: ['FT-head-drop', 'FT-elbow-splay', 'FT-shoulder-sink', 'FT-breath-hold'].map((f) => ({
       id: f,

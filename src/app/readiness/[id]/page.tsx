@@ -1,17 +1,19 @@
-import { Grid, GridCol, Stack } from '@mantine/core'
+import { Grid, GridCol, Stack, Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { AnswerPanel } from '@/features/readiness/components/answer-panel'
-import { DecisionCard } from '@/features/readiness/components/decision-card'
 import { FamilyTabs } from '@/features/readiness/components/family-tabs'
 import { NextSteps } from '@/features/readiness/components/next-steps'
 import { RecordPanel } from '@/features/readiness/components/record-panel'
+import { StepOpened } from '@/features/readiness/components/step-open'
+import { StepPath } from '@/features/readiness/components/step-path'
 import { Turnings } from '@/features/readiness/components/turnings'
 import { PlaceForm } from '@/features/readiness/components/place-form'
 import { familyAsked } from '@/features/desk/families'
 import { personReadiness } from '@/features/readiness/person-queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
+import { TextLink } from '@/ui/text-link'
 import { SafetyLine } from '@/ui/safety-line'
 import { page } from '@/features/page'
 import { Earlier } from '@/ui/earlier'
@@ -20,17 +22,21 @@ export const metadata: Metadata = { title: 'Readiness of one person' }
 
 export default page<{
   params: Promise<{ id: string }>
-  searchParams: Promise<{ family?: string; turns?: string; all?: string }>
+  searchParams: Promise<{ family?: string; turns?: string; all?: string; step?: string }>
 }>(async (ctx, { params, searchParams }) => {
   const { id } = await params
-  const { family: asked, turns, all } = await searchParams
+  const { family: asked, turns, all, step } = await searchParams
   const family = familyAsked(asked)
-  const person = personReadiness(ctx, id, {
+  const found = personReadiness(ctx, id, {
     family,
     withTurnings: turns !== undefined,
     withAll: all !== undefined,
+    step,
   })
-  if (!person) notFound()
+  if (!found) notFound()
+  // What is drawn stays on the server: the forms need none of it.
+  const { path, next, turnings, ...person } = found
+  const isNext = path.open !== null && path.open.id === person.decision.target?.id
   return (
     <>
       <PageHead title={person.name} lead="What has been shown, and what comes next?">
@@ -39,17 +45,31 @@ export default page<{
         </LinkButton>
       </PageHead>
       <FamilyTabs id={id} families={person.families} current={family} />
+      <StepPath {...path} href={(stepId) => `/readiness/${id}?family=${family}&step=${stepId}`} />
       <Grid gap="xl">
-        <GridCol span={{ base: 12, lg: 6 }}>
+        <GridCol span={{ base: 12, lg: 7 }}>
           <Stack>
-            <DecisionCard decision={person.decision} studentId={id} tonight={person.tonight} />
+            {path.open ? (
+              <StepOpened
+                step={path.open}
+                studentId={id}
+                decision={isNext ? person.decision : null}
+                outcome={person.decision.outcome}
+                tonight={person.tonight}
+              />
+            ) : (
+              <Text>The top of this ladder. Hold it well, or deepen it.</Text>
+            )}
+            {isNext || path.open === null ? null : (
+              <TextLink href={`/readiness/${id}?family=${family}`}>Back to what comes next</TextLink>
+            )}
             {person.answer ? <AnswerPanel studentId={id} answer={person.answer} /> : null}
-            <NextSteps next={person.next} />
-            <Turnings turnings={person.turnings} href={`/readiness/${id}?family=${family}&turns=1`} />
+            <NextSteps next={next} />
+            <Turnings turnings={turnings} href={`/readiness/${id}?family=${family}&turns=1`} />
             <PlaceForm key={family} studentId={id} stages={person.stages} placed={person.placed} />
           </Stack>
         </GridCol>
-        <GridCol span={{ base: 12, lg: 6 }}>
+        <GridCol span={{ base: 12, lg: 5 }}>
           <RecordPanel key={family} person={person} />
           <Earlier
             links={[

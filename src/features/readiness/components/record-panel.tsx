@@ -7,7 +7,7 @@ import { Tries } from './tries'
 import { TryForm } from './try-form'
 
 /** Record something: a check, or a try at a stage. */
-export function RecordPanel({ person }: { person: PersonReadiness }) {
+export function RecordPanel({ person }: { person: Omit<PersonReadiness, 'path' | 'next' | 'turnings'> }) {
   return (
     <Tabs defaultValue="check" keepMounted={false}>
       <Tabs.List mb="md">

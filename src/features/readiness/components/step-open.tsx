@@ -1,0 +1,104 @@
+import { Group, Text, Title } from '@mantine/core'
+import type { Outcome } from '@/core/readiness/decide'
+import { Figure } from '@/ui/figure/figure'
+import { StatusMark } from '@/ui/status-mark'
+import { TextLink } from '@/ui/text-link'
+import type { DecisionView } from '../../desk/decision-view'
+import type { StepOpen } from '../path-queries'
+import { Meters } from './meters'
+import classes from './step-open.module.css'
+
+type Props = {
+  step: StepOpen
+  studentId: string
+  /** The answer for the step that comes next; null for any other. */
+  decision: DecisionView | null
+  outcome: Outcome
+  tonight: string
+}
+
+/** One step as it is taught, with what it asks of this person; the answer stands first where it is the next one. */
+export function StepOpened({ step, studentId, decision, outcome, tonight }: Props) {
+  return (
+    <section className="card" aria-label={decision ? 'Decision' : 'Step'}>
+      <div className={classes.head}>
+        <div>
+          <Group gap="sm">
+            {decision ? <StatusMark outcome={outcome} size={30} /> : null}
+            <Title order={2} fz="xl">
+              {step.name}
+            </Title>
+          </Group>
+          {step.sanskrit === '' ? null : <Text c="dimmed">{step.sanskrit}</Text>}
+          {decision?.standing ? <Text>Stands at {decision.standing}.</Text> : null}
+          {step.closed === '' ? null : <Text fw={600}>{step.closed}</Text>}
+          {decision && tonight !== '' ? <Text role="note">{tonight}</Text> : null}
+          {step.dose === '' ? null : (
+            <Text>
+              <strong>How much:</strong> {step.dose}
+            </Text>
+          )}
+        </div>
+        {step.picture ? <Figure picture={step.picture} height={150} plumb label={step.name} /> : null}
+      </div>
+      <Meters meters={step.meters} />
+      <Words step={step} />
+      {decision ? <Reasons decision={decision} /> : null}
+      {step.setupId ? (
+        <div className={classes.where}>
+          {step.numbers.length === 0 ? null : (
+            <dl aria-label="Where hands and props go">
+              {step.numbers.map(({ label, value }) => (
+                <div key={label}>
+                  <dt>{label}</dt>
+                  <dd>{value}</dd>
+                </div>
+              ))}
+            </dl>
+          )}
+          <TextLink href={`/setups?student=${studentId}&setup=${step.setupId}`}>
+            {step.setup}: measure it
+          </TextLink>
+        </div>
+      ) : null}
+    </section>
+  )
+}
+
+function Words({ step }: { step: StepOpen }) {
+  const rows = [
+    ['Do', step.do],
+    ['Look for', step.lookFor],
+    ['Say', step.say === '' ? '' : `“${step.say}”`],
+    ['Way out', step.out.join(' ')],
+    ['Asks', step.asks.join(' · ')],
+  ].filter(([, text]) => text !== '')
+  if (rows.length === 0) return null
+  return (
+    <dl className={classes.words}>
+      {rows.map(([word, text]) => (
+        <div key={word}>
+          <dt>{word}</dt>
+          <dd>{text}</dd>
+        </div>
+      ))}
+    </dl>
+  )
+}
+
+/** What bears on the answer besides what is asked. */
+function Reasons({ decision: { reasons, missing, met } }: { decision: DecisionView }) {
+  const told = new Set([...missing, ...met])
+  const rest = reasons.filter((line) => !told.has(line))
+  if (rest.length === 0) return null
+  return (
+    <details>
+      <summary>How this answer came about</summary>
+      <ul>
+        {rest.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+    </details>
+  )
+}

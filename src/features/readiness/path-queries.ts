@@ -1,0 +1,162 @@
+import 'server-only'
+import { cueFor } from '@/core/approaches/effects'
+import { hiddenStages } from '@/core/approaches/resolve'
+import { pictureFor } from '@/core/figure/picture-of'
+import type { Picture } from '@/core/figure/picture'
+import { fitDose } from '@/core/practice/dose'
+import { findById } from '@/core/practice/find'
+import type { Stage } from '@/core/practice/schema'
+import type { Decision } from '@/core/readiness/decide'
+import { groundOf } from '@/core/readiness/ground'
+import { pathOf, type StepState } from '@/core/readiness/path'
+import { insteadOf } from '@/core/screening/instead'
+import { judgeStage } from '@/core/screening/stage-limits'
+import { describeDose } from '@/core/words/dose'
+import { describeLimit } from '@/core/words/limit'
+import { meterOf, type Meter } from '@/core/words/meter'
+import { describeAsked } from '@/core/words/reason'
+import type { StudentRecord } from '@/db/students'
+import { anyBody, bodyOfStudent } from '../body'
+import type { Context } from '../context'
+import { handNumbers } from '../desk/hand-numbers'
+import type { Judge } from '../desk/judge'
+
+export type StepView = {
+  id: string
+  name: string
+  short: string
+  state: StepState
+  picture: Picture | null
+}
+/** One numbered step: the branch that tells most is drawn, the others are named. */
+export type ForkView = { name: string; rung: number; shown: StepView; others: Omit<StepView, 'picture'>[] }
+
+/** One step with everything a teacher says and does at it; a closed one says what to do instead and nothing more. */
+export type StepOpen = StepView & {
+  sanskrit: string
+  /** What closes it and what to do instead; empty where nothing does. */
+  closed: string
+  do: string
+  lookFor: string
+  say: string
+  dose: string
+  out: string[]
+  /** Where hands and props go on this body. */
+  numbers: { label: string; value: string }[]
+  setupId: string | null
+  setup: string
+  /** What it asks, against what was seen. */
+  meters: Meter[]
+  /** What it asks, where nothing was weighed against it. */
+  asks: string[]
+}
+
+export type PathView = { forks: ForkView[]; open: StepOpen | null }
+
+/** A family's ladder as figures on somebody's own body, and one step of it opened. */
+export function personPath(
+  ctx: Context,
+  judge: Judge,
+  student: StudentRecord,
+  decision: Decision,
+  stepId: string | undefined,
+): PathView {
+  const { practice, clock } = ctx
+  const { id } = student
+  const body = bodyOfStudent(student) ?? anyBody()
+  const { credited } = groundOf(practice, judge.evidence(id), clock.today)
+  const hidden = hiddenStages(practice, judge.approaches(id))
+  const forks = pathOf(practice, decision, credited, judge.limits(id), hidden)
+  const view = (stage: Stage, state: StepState): Omit<StepView, 'picture'> => ({
+    id: stage.id,
+    name: stage.name,
+    short: stage.short ?? stage.name,
+    state,
+  })
+  const steps = forks.flatMap((fork) => fork.steps)
+  const opened =
+    steps.find(({ stage }) => stage.id === stepId) ??
+    steps.find(({ stage }) => stage.id === decision.targetId) ??
+    steps.find(({ state }) => state === 'standing')
+  return {
+    forks: forks.flatMap(({ name, rung, steps: branches, first }) => {
+      const shown = branches[first]
+      if (!shown) return []
+      return [
+        {
+          name,
+          rung,
+          shown: { ...view(shown.stage, shown.state), picture: pictureFor(practice, shown.stage.id, body) },
+          others: branches.filter((b) => b !== shown).map((b) => view(b.stage, b.state)),
+        },
+      ]
+    }),
+    open: opened
+      ? openStep(ctx, judge, {
+          student,
+          decision,
+          credited,
+          stage: opened.stage,
+          ...view(opened.stage, opened.state),
+        })
+      : null,
+  }
+}
+
+type Opening = Omit<StepView, 'picture'> & {
+  readonly student: StudentRecord
+  readonly decision: Decision
+  readonly credited: ReadonlySet<string>
+  readonly stage: Stage
+}
+
+function openStep(
+  ctx: Context,
+  judge: Judge,
+  { student, decision, credited, stage, ...view }: Opening,
+): StepOpen {
+  const { practice, studio, privacy } = ctx
+  const own = bodyOfStudent(student)
+  const ways = judge.approaches(student.id)
+  const shut = view.state === 'closed'
+  const setupId = shut ? null : (stage.setups[0] ?? null)
+  const weighed = decision.targetId === stage.id && !shut
+  const limits = judge.limits(student.id)
+  const { verdict, because } = judgeStage(practice, stage, limits)
+  return {
+    ...view,
+    sanskrit: stage.sanskrit ?? '',
+    picture: shut ? null : pictureFor(practice, stage.id, own ?? anyBody()),
+    closed: !shut
+      ? ''
+      : privacy.hidden
+        ? 'Closed for now; its words are hidden on this screen.'
+        : describeLimit(
+            { verdict, because, instead: insteadOf(practice, stage, limits, { held: credited }) },
+            practice,
+          ),
+    do: shut ? '' : stage.do,
+    lookFor: shut ? '' : stage.lookFor,
+    say: shut ? '' : cueFor(practice, ways, stage),
+    dose: shut ? '' : describeDose(fitDose(stage.dose, { breathS: student.breathS })),
+    out: shut
+      ? []
+      : stage.exits.map((exit) => findById(practice.exits, exit)).map((e) => `${e.name}: ${e.do}`),
+    numbers: own && setupId ? handNumbers(ctx, own, setupId, ways) : [],
+    setupId,
+    setup: setupId ? findById(practice.setups, setupId).name : '',
+    meters: weighed ? metersOf(ctx, decision) : [],
+    asks:
+      weighed || shut
+        ? []
+        : stage.gates.map((gate) => describeAsked(gate, findById(practice.checks, gate.check), studio)),
+  }
+}
+
+/** What is missing first, then what is met. */
+function metersOf({ practice, studio }: Context, decision: Decision): Meter[] {
+  const met = decision.reasons.flatMap((r) =>
+    r.code === 'gate' && r.result.state === 'met' ? [r.result] : [],
+  )
+  return [...decision.missing, ...met].map((result) => meterOf(result, practice, studio))
+}
