@@ -1,4 +1,5 @@
-import { describeLoadFrom, verdictWord } from '@/core/words/limit'
+import { verdictWord } from '@/core/words/limit'
+import { describeLoadFrom } from '@/core/words/load'
 import { demoWorld } from '@/core/simulate/demo'
 import type { Context } from './context'
 import { ownData, ownDevice, screen, seedWorld, value } from '@/testing/actions'
@@ -151,7 +152,7 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
 function tellTales(ctx: Context): string[] {
   const strict = (['barred', 'left-out', 'changed', 'watch'] as const).map((v) => `${verdictWord(v)}: `)
   const loads = ctx.practice.cautions.flatMap((c) =>
-    c.tags.map((t) => describeLoadFrom({ ...t, level: t.level as 1 | 2 | 3 })),
+    c.tags.map((t) => describeLoadFrom({ ...t, level: t.level })),
   )
   return [
     ...strict,

@@ -1,70 +1,95 @@
-import { Group, List, ListItem, Stack, Text, Title } from '@mantine/core'
+import { Button, Group, Text, TextInput, Title } from '@mantine/core'
 import type { Metadata } from 'next'
-import { familyFrom, familyNames, stageCards } from '@/features/library/queries'
+import { Cards } from '@/features/library/components/cards'
+import { Progression } from '@/features/library/components/progression'
+import {
+  familyFrom,
+  familyNames,
+  found,
+  kindFrom,
+  kindNames,
+  listOf,
+  mapOf,
+} from '@/features/library/queries'
+import { page } from '@/features/page'
 import { PageHead } from '@/ui/page-head'
 import { TextLink } from '@/ui/text-link'
-import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Library' }
 
-export default page<{ searchParams: Promise<{ family?: string }> }>(async (ctx, { searchParams }) => {
-  const family = familyFrom((await searchParams).family)
+type Asked = { family?: string; kind?: string; q?: string }
+
+export default page<{ searchParams: Promise<Asked> }>(async (ctx, { searchParams }) => {
+  const { family: familyAsked, kind: kindAsked, q = '' } = await searchParams
+  const [family, kind] = [familyFrom(familyAsked), kindFrom(kindAsked)]
+  const asked = q.trim()
   return (
     <>
       <PageHead
-        title="What does each step ask?"
-        lead="What to do, what to look for, the way out, and what must be shown first."
+        title="What is there to know?"
+        lead="Steps, drills, checks, faults, setups and what is said of them."
       />
-      <Group component="nav" aria-label="Families" mb="lg" gap="lg">
+      <form role="search" action="/library">
+        <Group gap="xs" mb="sm" align="flex-end">
+          <TextInput
+            name="q"
+            label="Look something up"
+            placeholder="crow, wrist, pincha …"
+            defaultValue={asked}
+            w={320}
+            maxLength={80}
+          />
+          <Button type="submit" variant="default">
+            Look
+          </Button>
+        </Group>
+      </form>
+      <Group component="nav" aria-label="Families" mb={4} gap="md">
         {familyNames().map(([code, name]) => (
-          <TextLink
-            key={code}
-            href={`/library?family=${code}`}
-            fw={code === family ? 700 : 400}
-            underline={code === family ? 'always' : 'hover'}
-            aria-current={code === family ? 'page' : undefined}
-          >
+          <Choice key={code} href={`/library?family=${code}`} on={asked === '' && !kind && code === family}>
             {name}
-          </TextLink>
+          </Choice>
         ))}
       </Group>
-      <Stack>
-        {stageCards(ctx, family).map((stage) => (
-          <section className="card" key={stage.id} aria-label={stage.name}>
-            <Title order={2} fz="xl">
-              {stage.name}{' '}
-              <Text span c="dimmed" fw={400}>
-                {stage.sanskrit} {stage.id}, rung {stage.rung}
-              </Text>
-            </Title>
-            <Text>
-              <strong>Do</strong> {stage.do}
-            </Text>
-            <Text>
-              <strong>Look for</strong> {stage.lookFor}
-            </Text>
-            <Text>
-              <strong>Say</strong> {stage.cue}
-            </Text>
-            <Text>
-              <strong>Way out</strong> {stage.exits.join(', ')}
-            </Text>
-            <Text c="dimmed">{stage.why}</Text>
-            <Text size="sm" mt="xs">
-              Loads: {stage.load}. Often seen: {stage.faults.join(', ').toLowerCase()}.
-            </Text>
-            {stage.gates.length > 0 ? (
-              <List size="sm">
-                {stage.gates.map((gate) => (
-                  <ListItem key={gate}>{gate}</ListItem>
-                ))}
-              </List>
-            ) : (
-              <Text size="sm">Nothing to prove first.</Text>
-            )}
-          </section>
+      <Group component="nav" aria-label="What else there is" mb="md" gap="md">
+        {kindNames().map(([code, name]) => (
+          <Choice key={code} href={`/library?kind=${code}`} on={asked === '' && code === kind}>
+            {name}
+          </Choice>
         ))}
-      </Stack>
+      </Group>
+      {asked !== '' ? (
+        <Found asked={asked} cards={found(ctx, asked)} />
+      ) : kind ? (
+        <Cards cards={listOf(ctx, kind)} />
+      ) : (
+        <Progression steps={mapOf(ctx, family)} />
+      )}
     </>
   )
 })
+
+function Choice({ href, on, children }: { href: string; on: boolean; children: React.ReactNode }) {
+  return (
+    <TextLink
+      href={href}
+      fw={on ? 700 : 400}
+      underline={on ? 'always' : 'hover'}
+      aria-current={on ? 'page' : undefined}
+    >
+      {children}
+    </TextLink>
+  )
+}
+
+function Found({ asked, cards }: { asked: string; cards: ReturnType<typeof found> }) {
+  return (
+    <section aria-labelledby="found">
+      <Title order={2} id="found" fz="xl" mb="xs">
+        {cards.length === 0 ? `Nothing like “${asked}”` : `Found for “${asked}”`}
+      </Title>
+      {cards.length === 0 ? <Text>Try another word for it, or fewer words.</Text> : null}
+      <Cards cards={cards} withKind />
+    </section>
+  )
+}

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import aliases from './data/aliases.json'
 import approaches from './data/approaches.json'
 import assists from './data/assists.json'
 import bundles from './data/bundles.json'
@@ -29,7 +30,7 @@ import warmups from './data/warmups.json'
 import ways from './data/ways.json'
 import { ruleGates } from './rule-gates'
 import * as schema from './schema'
-import { PictureSchema, ShapeSchema } from './schema-pictures'
+import { AliasSchema, PictureSchema, ShapeSchema } from './schema-pictures'
 import { FAMILIES, type Family, type Gate, type Stage } from './schema'
 
 const StagesSchema = z.array(schema.StageSchema).transform((list) =>
@@ -80,6 +81,7 @@ const LibrarySchema = z.strictObject({
   capabilities: z.array(schema.CapabilitySchema),
   shapes: z.array(ShapeSchema),
   pictures: z.array(PictureSchema),
+  aliases: z.array(AliasSchema),
 })
 
 /** The practice as data: stages in the order of their ladders, and everything they point at. */
@@ -111,6 +113,7 @@ export const SHIPPED: LibrarySource = {
   capabilities,
   shapes,
   pictures,
+  aliases,
 }
 
 /** Validates raw files. Throws on a malformed entry: a wrong shipped file is a bug, caught by the integrity test. */

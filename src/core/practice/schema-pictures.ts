@@ -32,3 +32,6 @@ export const PictureSchema = z.strictObject({
   shape: z.string().nullable(),
   with: z.record(z.string(), z.number()).optional(),
 })
+
+/** What people call something besides its name, for a search that forgives. */
+export const AliasSchema = z.strictObject({ of: z.string(), words: z.string().min(1) })

@@ -1,30 +1,9 @@
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
-import type { LoadTag, Stage } from '../practice/schema'
-import type { Cap, Limit, Verdict } from '../screening/caps'
+import type { Stage } from '../practice/schema'
+import type { Limit, Verdict } from '../screening/caps'
 import type { Instead } from '../screening/instead'
-
-/** Loads in a teacher's words, by level 1–3. Conditions are never named. */
-const LOADS: Readonly<Record<LoadTag, readonly [string, string, string]>> = {
-  HB: ['the head touching down', 'weight on the head', 'a full headstand'],
-  NF: ['weight near a bent neck', 'a raised shoulder stand', 'a flat shoulder stand'],
-  HBH: ['head below heart', 'pelvis above the head', 'full inversions'],
-  WB: ['hands on the floor', 'weight on the wrists', 'full weight on the wrists'],
-  FB: ['light forearm work', 'weight on the forearms', 'full weight on the forearms'],
-  SE: ['arms overhead', 'loaded arms overhead', 'loaded bent arms overhead'],
-  FR: ['one limb free', 'leaving the floor', 'kicks and free balance'],
-  AC: ['knees to the chest', 'a pressed belly', 'a deeply pressed belly'],
-  SF: ['rounding', 'loaded rounding', 'a flat plough'],
-  SX: ['a low arch', 'loaded arching', 'dropping back'],
-  ST: ['short efforts', 'holds over ten seconds', 'holds over half a minute'],
-  KN: ['bent knees', 'deeply bent knees', 'lotus'],
-}
-
-/** From which load on a limit acts, in words. */
-export function describeLoadFrom({ tag, level }: Pick<Cap, 'tag' | 'level'>): string {
-  const words = LOADS[tag]
-  return words[level - 1] ?? words[0]
-}
+import { describeLoadFrom } from './load'
 
 const SAYS: Readonly<Record<Verdict, string>> = {
   open: 'Open',

@@ -1,24 +1,31 @@
 import type { Load, LoadTag } from '../practice/schema'
 
-const TAG_WORD: Record<LoadTag, string> = {
-  HB: 'weight on the head',
-  NF: 'bent neck',
-  HBH: 'head low',
-  WB: 'wrists',
-  FB: 'forearms',
-  SE: 'shoulder range',
-  FR: 'fall',
-  AC: 'belly pressed',
-  SF: 'back rounded',
-  SX: 'back arched',
-  ST: 'long effort',
-  KN: 'deep knees',
+/** Loads in a teacher's words, by level 1–3. Conditions are never named. */
+const LOADS: Readonly<Record<LoadTag, readonly [string, string, string]>> = {
+  HB: ['the head touching down', 'weight on the head', 'a full headstand'],
+  NF: ['weight near a bent neck', 'a raised shoulder stand', 'a flat shoulder stand'],
+  HBH: ['head below heart', 'pelvis above the head', 'full inversions'],
+  WB: ['hands on the floor', 'weight on the wrists', 'full weight on the wrists'],
+  FB: ['light forearm work', 'weight on the forearms', 'full weight on the forearms'],
+  SE: ['arms overhead', 'loaded arms overhead', 'loaded bent arms overhead'],
+  FR: ['one limb free', 'leaving the floor', 'kicks and free balance'],
+  AC: ['knees to the chest', 'a pressed belly', 'a deeply pressed belly'],
+  SF: ['rounding', 'loaded rounding', 'a flat plough'],
+  SX: ['a low arch', 'loaded arching', 'dropping back'],
+  ST: ['short efforts', 'holds over ten seconds', 'holds over half a minute'],
+  KN: ['bent knees', 'deeply bent knees', 'lotus'],
 }
 
-/** A load as words with levels: `forearms 2 · head low 1`. */
+/** From which load on a limit acts, in words. */
+export function describeLoadFrom({ tag, level }: { tag: LoadTag; level: number }): string {
+  const words = LOADS[tag]
+  return words[level - 1] ?? words[0]
+}
+
+/** A load in a teacher’s words: “head below heart · weight on the forearms”. */
 export function describeLoad(load: Load): string {
-  const parts = (Object.entries(load) as [LoadTag, number][]).map(
-    ([tag, level]) => `${TAG_WORD[tag]} ${level}`,
+  const parts = (Object.entries(load) as [LoadTag, number][]).map(([tag, level]) =>
+    describeLoadFrom({ tag, level }),
   )
   return parts.length > 0 ? parts.join(' · ') : 'nothing to speak of'
 }

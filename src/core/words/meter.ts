@@ -21,7 +21,7 @@ export type Meter = {
 
 /** A gate as a meter. */
 export function meterOf(result: GateResult, practice: Library, wording: Wording = METRIC): Meter {
-  const { gate, value, valueDay, state, cleanDays, neededDays } = result
+  const { gate, value, valueDay, state } = result
   const check = findById(practice.checks, gate.check)
   return {
     asked: describeAsked(gate, check, wording),

@@ -119,7 +119,7 @@ describe('the board’s words', () => {
   it('shows yes and no as words', () =>
     expect([1, 0].map((v) => shown(check('CK-pelvic-set'), v))).toEqual(['yes', 'no']))
   it('names loads with their levels', () => {
-    expect(describeLoad({ FB: 2, HBH: 1 })).toBe('forearms 2 · head low 1')
+    expect(describeLoad({ FB: 2, HBH: 1 })).toBe('weight on the forearms · head below heart')
     expect(describeLoad({})).toBe('nothing to speak of')
   })
 })

@@ -7,7 +7,8 @@ import type { Caps } from '@/core/screening/caps'
 import { insteadOf } from '@/core/screening/instead'
 import { closesStage, judgeStage } from '@/core/screening/stage-limits'
 import { DAILY_WORD } from '@/core/words/daily'
-import { describeLimit, describeLoadFrom, verdictWord } from '@/core/words/limit'
+import { describeLimit, verdictWord } from '@/core/words/limit'
+import { describeLoadFrom } from '@/core/words/load'
 import { findClass } from '@/db/classes'
 import { recoveryCode } from '@/db/health-codec'
 import { findStudent, studentsByIds } from '@/db/students'
@@ -100,7 +101,7 @@ export function healthView(ctx: Context, id: string): HealthView | null {
         .limits(id)
         .cleared.map(
           (c) =>
-            `Cleared for ${describeLoadFrom({ tag: c.tag, level: c.upTo as 1 | 2 | 3 })} until ${formatDay(c.expires)}`,
+            `Cleared for ${describeLoadFrom({ tag: c.tag, level: c.upTo })} until ${formatDay(c.expires)}`,
         ),
       ...file.clearances
         .filter((c) => c.expires < today)

@@ -1,55 +1,118 @@
 import 'server-only'
-import { findById } from '@/core/practice/find'
+import type { Picture } from '@/core/figure/picture'
+import { pictureFor } from '@/core/figure/picture-of'
+import { entriesOf, findEntry, KINDS, type Entry, type Kind } from '@/core/library/entries'
+import { linksOf } from '@/core/library/links'
+import { indexOf, search } from '@/core/library/search'
+import type { Library } from '@/core/practice/library'
 import { FAMILIES, type Family } from '@/core/practice/schema'
-import type { Context } from '../context'
+import { findById } from '@/core/practice/find'
+import { NO_LIMITS } from '@/core/screening/caps'
+import { pathOf } from '@/core/readiness/path'
 import { FAMILY_NAMES } from '@/core/words/family'
-import { describeLoad } from '@/core/words/load'
-import { describeAsked } from '@/core/words/reason'
+import { KIND_WORD, RELATION_WORD } from '@/core/words/kinds'
+import { linesOf, type Line } from '@/core/words/library-page'
+import { anyBody } from '../body'
+import type { Context } from '../context'
 
-export type StageCard = {
+/** An entry as it stands in a list. */
+export type Card = { id: string; name: string; kind: string; also: string; picture: Picture | null }
+
+export type EntryPage = {
   id: string
   name: string
-  sanskrit: string
-  do: string
-  lookFor: string
-  cue: string
-  why: string
-  gates: string[]
-  load: string
-  rung: string
-  exits: string[]
-  faults: string[]
+  kind: string
+  also: string
+  picture: Picture | null
+  lines: Line[]
+  links: { title: string; to: { id: string; name: string; picture: Picture | null }[] }[]
+  /** Where it can be measured on a body, for what is built. */
+  bench: string | null
 }
+
+/** One step of a progression with its branches, drawn. */
+export type MapStep = { name: string; rung: string; steps: Card[] }
 
 /** The family in a link, or forearm stand. */
 export function familyFrom(text: string | undefined): Family {
   return FAMILIES.find((family) => family === text) ?? 'FS'
 }
 
-/** The stages of a family as cards, in ladder order. */
-export function stageCards({ practice }: Context, family: Family): StageCard[] {
-  return practice.stages
-    .filter((stage) => stage.family === family)
-    .map(({ id, name, sanskrit = '', do: doing, lookFor, cue, why, gates, load, rung, exits, faults }) => ({
-      id,
-      name,
-      sanskrit,
-      do: doing,
-      lookFor,
-      cue,
-      why,
-      gates: gates.map((gate) => {
-        const check = findById(practice.checks, gate.check)
-        return describeAsked(gate, check)
-      }),
-      load: describeLoad(load),
-      rung,
-      exits: exits.map((exit) => findById(practice.exits, exit).name),
-      faults: faults.slice(0, 4).map((fault) => findById(practice.faults, fault).name),
-    }))
+/** The kind in a link; null where none is asked for. */
+export function kindFrom(text: string | undefined): Kind | null {
+  return KINDS.find((kind) => kind === text) ?? null
 }
 
 /** Families to pick from, as the board names them. */
 export function familyNames(): [code: string, name: string][] {
   return Object.entries(FAMILY_NAMES)
+}
+
+/** Kinds to pick from, without the steps: they have their map. */
+export function kindNames(): [kind: Kind, name: string][] {
+  return KINDS.filter((kind) => kind !== 'stage').map((kind) => [kind, KIND_WORD[kind][1]])
+}
+
+function cardOf(practice: Library, { id, name, kind, also }: Entry): Card {
+  return { id, name, kind: KIND_WORD[kind][0], also, picture: pictureFor(practice, id, anyBody()) }
+}
+
+/** Everything of one kind, in the practice’s own order. */
+export function listOf({ practice }: Context, kind: Kind): Card[] {
+  return entriesOf(practice)
+    .filter((entry) => entry.kind === kind)
+    .map((entry) => cardOf(practice, { ...entry, also: '' }))
+}
+
+/** A family’s progression: every numbered step with its branches. */
+export function mapOf({ practice }: Context, family: Family): MapStep[] {
+  const nobody = { family, standing: null, targetId: null, branches: [], outcome: 'build' as const }
+  return pathOf(practice, nobody, new Set(), NO_LIMITS, new Set()).map(({ name, steps }) => ({
+    name,
+    rung: steps[0]?.stage.rung ?? '',
+    steps: steps.flatMap(({ stage }) => {
+      const entry = findEntry(practice, stage.id)
+      return entry ? [cardOf(practice, { ...entry, name: stage.short ?? stage.name, also: '' })] : []
+    }),
+  }))
+}
+
+const indexes = new WeakMap<Library, ReturnType<typeof indexOf>>()
+
+/** What answers a question, best first. */
+export function found({ practice }: Context, asked: string): Card[] {
+  const index = indexes.get(practice) ?? indexOf(entriesOf(practice))
+  indexes.set(practice, index)
+  return search(index, asked).flatMap((id) => {
+    const entry = findEntry(practice, id)
+    return entry ? [cardOf(practice, { ...entry, also: '' })] : []
+  })
+}
+
+/** One thing of the practice to read, with everything it points at and is pointed at by; null where there is none. */
+export function entryPage({ practice, studio }: Context, id: string): EntryPage | null {
+  const entry = findEntry(practice, id)
+  if (!entry) return null
+  return {
+    id,
+    name: entry.name,
+    kind: KIND_WORD[entry.kind][0],
+    also: sanskritOf(practice, entry),
+    picture: pictureFor(practice, id, anyBody()),
+    lines: linesOf(practice, entry, studio),
+    links: linksOf(practice, id).map(({ relation, to }) => ({
+      title: RELATION_WORD[relation],
+      to: to.map((other) => ({
+        id: other.id,
+        name: other.name,
+        picture: pictureFor(practice, other.id, anyBody()),
+      })),
+    })),
+    bench: entry.kind === 'setup' ? `/setups?setup=${id}` : null,
+  }
+}
+
+function sanskritOf(practice: Library, { id, kind }: Entry): string {
+  if (kind === 'stage') return findById(practice.stages, id).sanskrit ?? ''
+  return kind === 'drill' ? (findById(practice.drills, id).sanskrit ?? '') : ''
 }

@@ -11,7 +11,7 @@ import { findById } from '@/core/practice/find'
 import { barsStage } from '@/core/screening/stage-limits'
 import { formatClock } from '@/core/units'
 import { describeTouch } from '@/core/words/floor'
-import { count, length } from '@/core/words/number'
+import { count } from '@/core/words/number'
 import {
   BLOCK_TITLE,
   describeApart,

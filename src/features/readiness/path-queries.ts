@@ -110,46 +110,70 @@ type Opening = Omit<StepView, 'picture'> & {
   readonly stage: Stage
 }
 
-function openStep(
-  ctx: Context,
+function openStep(ctx: Context, judge: Judge, opening: Opening): StepOpen {
+  return opening.state === 'closed' ? shutStep(ctx, judge, opening) : taughtStep(ctx, judge, opening)
+}
+
+/** What is closed is told as what to do instead, without how it is done. */
+function shutStep(
+  { practice, privacy }: Context,
   judge: Judge,
-  { student, decision, credited, stage, ...view }: Opening,
+  { student, decision: _decision, credited, stage, ...view }: Opening,
 ): StepOpen {
-  const { practice, studio, privacy } = ctx
-  const own = bodyOfStudent(student)
-  const ways = judge.approaches(student.id)
-  const shut = view.state === 'closed'
-  const setupId = shut ? null : (stage.setups[0] ?? null)
-  const weighed = decision.targetId === stage.id && !shut
   const limits = judge.limits(student.id)
   const { verdict, because } = judgeStage(practice, stage, limits)
+  const instead = insteadOf(practice, stage, limits, { held: credited })
+  return {
+    ...view,
+    ...NOTHING_SAID,
+    sanskrit: stage.sanskrit ?? '',
+    closed: privacy.hidden
+      ? 'Closed for now; its words are hidden on this screen.'
+      : describeLimit({ verdict, because, instead }, practice),
+  }
+}
+
+const NOTHING_SAID = {
+  picture: null,
+  do: '',
+  lookFor: '',
+  say: '',
+  dose: '',
+  out: [],
+  numbers: [],
+  setupId: null,
+  setup: '',
+  meters: [],
+  asks: [],
+} satisfies Partial<StepOpen>
+
+function taughtStep(
+  ctx: Context,
+  judge: Judge,
+  { student, decision, credited: _credited, stage, ...view }: Opening,
+): StepOpen {
+  const { practice, studio } = ctx
+  const own = bodyOfStudent(student)
+  const ways = judge.approaches(student.id)
+  const setupId = stage.setups[0] ?? null
+  const weighed = decision.targetId === stage.id
   return {
     ...view,
     sanskrit: stage.sanskrit ?? '',
-    picture: shut ? null : pictureFor(practice, stage.id, own ?? anyBody()),
-    closed: !shut
-      ? ''
-      : privacy.hidden
-        ? 'Closed for now; its words are hidden on this screen.'
-        : describeLimit(
-            { verdict, because, instead: insteadOf(practice, stage, limits, { held: credited }) },
-            practice,
-          ),
-    do: shut ? '' : stage.do,
-    lookFor: shut ? '' : stage.lookFor,
-    say: shut ? '' : cueFor(practice, ways, stage),
-    dose: shut ? '' : describeDose(fitDose(stage.dose, { breathS: student.breathS })),
-    out: shut
-      ? []
-      : stage.exits.map((exit) => findById(practice.exits, exit)).map((e) => `${e.name}: ${e.do}`),
+    picture: pictureFor(practice, stage.id, own ?? anyBody()),
+    closed: '',
+    do: stage.do,
+    lookFor: stage.lookFor,
+    say: cueFor(practice, ways, stage),
+    dose: describeDose(fitDose(stage.dose, { breathS: student.breathS })),
+    out: stage.exits.map((exit) => findById(practice.exits, exit)).map((e) => `${e.name}: ${e.do}`),
     numbers: own && setupId ? handNumbers(ctx, own, setupId, ways) : [],
     setupId,
     setup: setupId ? findById(practice.setups, setupId).name : '',
     meters: weighed ? metersOf(ctx, decision) : [],
-    asks:
-      weighed || shut
-        ? []
-        : stage.gates.map((gate) => describeAsked(gate, findById(practice.checks, gate.check), studio)),
+    asks: weighed
+      ? []
+      : stage.gates.map((gate) => describeAsked(gate, findById(practice.checks, gate.check), studio)),
   }
 }
 

@@ -1,10 +1,13 @@
 import 'server-only'
+import { entriesOf } from '@/core/library/entries'
+import { KIND_WORD } from '@/core/words/kinds'
+import type { PaletteEntry } from '@/ui/shell/shell'
 import { formatDay } from '@/core/day'
 import { wearCheck, wearDue, type PropItem } from '@/core/props/inventory'
 import { missingOnCard, type EmergencyCard } from '@/core/room/emergency'
 import { EMPTY_ROOM, roomProblems, type Room } from '@/core/room/room'
 import { CARD_LINES } from '@/core/words/emergency'
-import { describeLoadFrom } from '@/core/words/limit'
+import { describeLoadFrom } from '@/core/words/load'
 import { describeRoom } from '@/core/words/room'
 import { listAssistants } from '@/db/assistants'
 import { classLines } from '@/db/classes'
@@ -19,7 +22,7 @@ export function shellData({ studio, clock }: Context) {
 }
 
 /** People and classes for the palette: read when somebody opens it, not with every page. */
-export function paletteEntries({ scope }: Context): { label: string; description: string; href: string }[] {
+export function paletteEntries({ scope, practice }: Context): PaletteEntry[] {
   const people = listNames(scope).map((s) => ({
     label: s.name,
     description: 'Readiness and next step',
@@ -30,7 +33,14 @@ export function paletteEntries({ scope }: Context): { label: string; description
     description: `Class on ${formatDay(c.day)}`,
     href: `/plans/${c.id}`,
   }))
-  return [...people, ...classes]
+  const read = entriesOf(practice).map(({ id, kind, name, also }) => ({
+    label: name,
+    description: KIND_WORD[kind][0],
+    href: `/library/${id}`,
+    kind,
+    also,
+  }))
+  return [...people, ...classes, ...read]
 }
 
 /** The room as drawn, or an empty floor to draw on, with what wants care in it. */

@@ -1,23 +1,70 @@
 'use client'
 
-import { Spotlight, spotlight, type SpotlightActionData } from '@mantine/spotlight'
+import { Spotlight, spotlight } from '@mantine/spotlight'
 import { IconSearch } from '@tabler/icons-react'
-import { useEffect } from 'react'
+import { useEffect, useMemo, useState } from 'react'
+import { indexOf, search, type Searched } from '@/core/library/search'
+import type { PaletteEntry } from './shell'
 
-/** Finds a page, a person or a class by name. `asked` counts up each time it is opened. */
-export function Palette({ actions, asked }: { actions: SpotlightActionData[]; asked: number }) {
+/** Lines shown at a time. */
+const MOST = 9
+
+/**
+ * Finds a page, a person, a class, or anything of the practice, and forgives a wrong letter.
+ * @param asked counts up each time it is opened
+ */
+export function Palette({
+  entries,
+  asked,
+  onGo,
+}: {
+  entries: readonly PaletteEntry[]
+  asked: number
+  onGo: (href: string) => void
+}) {
+  const [query, setQuery] = useState('')
   useEffect(() => spotlight.open(), [asked])
+  const byKey = useMemo(() => new Map(entries.map((entry) => [keyOf(entry), entry])), [entries])
+  const index = useMemo(
+    () =>
+      indexOf(
+        [...byKey].map(([id, { label, description, kind, also = '' }]): Searched => ({
+          id,
+          kind: kind ?? 'place',
+          name: label,
+          // A page is found by its question as well.
+          also: kind ? also : description,
+        })),
+      ),
+    [byKey],
+  )
+  const found =
+    query.trim() === ''
+      ? entries.slice(0, MOST)
+      : search(index, query, MOST).flatMap((id) => byKey.get(id) ?? [])
   return (
     <Spotlight
-      actions={actions}
-      nothingFound="Nothing by that name."
+      query={query}
+      onQueryChange={setQuery}
+      actions={found.map((entry) => ({
+        id: keyOf(entry),
+        label: entry.label,
+        description: entry.description,
+        onClick: () => onGo(entry.href),
+      }))}
+      filter={(_query, actions) => actions}
+      nothingFound="Nothing like that."
       searchProps={{
-        placeholder: 'A page, a person, a class …',
+        placeholder: 'A page, a person, a class, a step, a fault …',
         'aria-label': 'Find a page or a person',
         leftSection: <IconSearch size={20} aria-hidden />,
       }}
-      limit={9}
+      limit={MOST}
       shortcut={null}
     />
   )
+}
+
+function keyOf({ href, label }: PaletteEntry): string {
+  return `${href} ${label}`
 }

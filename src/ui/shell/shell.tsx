@@ -17,12 +17,20 @@ import Link from 'next/link'
 import { usePathname, useRouter } from 'next/navigation'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { PlumbMark } from '../plumb-mark'
+import type { Kind } from '@/core/library/entries'
 import { RAIL } from './rail'
 
 const ShortcutSheet = dynamic(() => import('./shortcut-sheet').then((m) => m.ShortcutSheet), { ssr: false })
 const Palette = dynamic(() => import('./palette').then((m) => m.Palette), { ssr: false })
 
-export type PaletteEntry = { readonly label: string; readonly description: string; readonly href: string }
+/** Something to go to; what is of the practice has its kind and its other names. */
+export type PaletteEntry = {
+  readonly label: string
+  readonly description: string
+  readonly href: string
+  readonly kind?: Kind
+  readonly also?: string
+}
 
 /** Rail, palette and shortcuts round every page. */
 export function Shell({
@@ -77,13 +85,6 @@ export function Shell({
     )
   }
   const pages = RAIL.map(({ label, question, href }) => ({ label, description: question, href }))
-  const actions = [...pages, ...entries].map(({ label, description, href }) => ({
-    id: `${href} ${label}`,
-    label,
-    description,
-    onClick: () => router.push(href),
-  }))
-
   if (passedRound)
     return (
       <main id="content" tabIndex={-1} className="passed">
@@ -180,7 +181,9 @@ export function Shell({
         {floorLog}
         {children}
       </AppShell.Main>
-      {asked > 0 ? <Palette actions={actions} asked={asked} /> : null}
+      {asked > 0 ? (
+        <Palette entries={[...pages, ...entries]} asked={asked} onGo={(href) => router.push(href)} />
+      ) : null}
       {sheet ? <ShortcutSheet onClose={sheetControl.close} /> : null}
     </AppShell>
   )

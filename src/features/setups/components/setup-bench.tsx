@@ -168,12 +168,7 @@ export function SetupBench({
       ) : ON_ONE_SETUP.has(panel) && !shown.solution ? (
         <NotBuilt {...{ setupId, labelOf, person }} refusal={shown.refusal} onPick={pick} />
       ) : null}
-      {panel === 'why' && calm.solution && calm.body ? (
-        <WhyPanel solution={calm.solution} body={calm.body} stock={stock} wording={wording} />
-      ) : null}
-      {panel === 'wrong' && facts && calm.body ? (
-        <FaultsBeside facts={facts} body={calm.body} wording={wording} />
-      ) : null}
+      <ReadingPanels {...{ panel, facts, stock, wording }} shown={calm} />
       {panel === 'compare' ? (
         <ComparePanel
           key={`${personId} ${setupId}`}
@@ -201,6 +196,26 @@ export function SetupBench({
       ) : null}
     </Stack>
   )
+}
+
+/** What is read beside the bench: why things stand there, and what goes wrong. */
+function ReadingPanels({
+  panel,
+  facts,
+  shown: { solution, body },
+  stock,
+  wording,
+}: {
+  panel: string
+  facts: BenchData['setups'][number] | undefined
+  shown: ReturnType<typeof useBegun>['shown']
+  stock: BenchData['stock']
+  wording: Wording
+}) {
+  if (!body) return null
+  if (panel === 'why' && solution)
+    return <WhyPanel solution={solution} body={body} stock={stock} wording={wording} />
+  return panel === 'wrong' && facts ? <FaultsBeside facts={facts} body={body} wording={wording} /> : null
 }
 
 type BarProps = Pick<BenchData, 'people' | 'setups'> & {

@@ -1,0 +1,64 @@
+import { Stack, Text, Title } from '@mantine/core'
+import type { Metadata } from 'next'
+import Link from 'next/link'
+import { notFound } from 'next/navigation'
+import classes from '@/features/library/components/library.module.css'
+import { entryPage } from '@/features/library/queries'
+import { page } from '@/features/page'
+import { Figure } from '@/ui/figure/figure'
+import { LinkButton } from '@/ui/link-button'
+import { PageHead } from '@/ui/page-head'
+import { PrintButton } from '@/ui/print-button'
+import { SafetyLine } from '@/ui/safety-line'
+
+export const metadata: Metadata = { title: 'Library' }
+
+export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params }) => {
+  const entry = entryPage(ctx, (await params).id)
+  if (!entry) notFound()
+  return (
+    <article>
+      <PageHead title={entry.name} lead={[entry.also, entry.kind].filter((t) => t !== '').join(' · ')}>
+        {entry.bench ? <LinkButton href={entry.bench}>Measure it on a body</LinkButton> : null}
+        <PrintButton />
+        <LinkButton href="/library" variant="default">
+          Library
+        </LinkButton>
+      </PageHead>
+      <div className={classes.page}>
+        <dl className={classes.lines}>
+          {entry.lines.map(([label, text]) => (
+            <div key={label}>
+              <dt>{label}</dt>
+              <dd>{text}</dd>
+            </div>
+          ))}
+        </dl>
+        {entry.picture ? <Figure picture={entry.picture} height={220} plumb label={entry.name} /> : null}
+      </div>
+      <Stack mt="lg" gap="md">
+        {entry.links.map(({ title, to }) => (
+          <section key={title} aria-label={title}>
+            <Title order={2} fz="lg">
+              {title}
+            </Title>
+            <ul className={classes.links}>
+              {to.map((other) => (
+                <li key={other.id}>
+                  <Link href={`/library/${other.id}`} className={classes.link}>
+                    {other.picture ? <Figure picture={other.picture} height={34} /> : null}
+                    {other.name}
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          </section>
+        ))}
+      </Stack>
+      <Text className={classes.small} mt="lg">
+        Known in exports as {entry.id}.
+      </Text>
+      <SafetyLine />
+    </article>
+  )
+})
