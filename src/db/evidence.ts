@@ -1,4 +1,4 @@
-import { asc, eq, getTableColumns, inArray, min, sql, type Column } from 'drizzle-orm'
+import { asc, eq, getTableColumns, inArray, max, min, sql, type Column } from 'drizzle-orm'
 import type { Day } from '@/core/day'
 import type { Attempt, DrillDone, Evidence, Observation, Placement } from '@/core/readiness/evidence'
 import { NO_EVIDENCE } from '@/core/readiness/evidence'
@@ -133,6 +133,20 @@ export function firstFactDays(scope: Scope, studentIds: readonly string[]): Map<
       .groupBy(table.studentId)
       .all())
       if (first !== null) found.set(studentId, [...(found.get(studentId) ?? []), first])
+  return found
+}
+
+/** The last day on which anything is on record of some people; whoever has nothing is missing. */
+export function lastFactDays(scope: Scope, studentIds: readonly string[]): Map<string, Day> {
+  const found = new Map<string, Day>()
+  for (const table of [observation, attempt])
+    for (const { studentId, last } of scope.db
+      .select({ studentId: table.studentId, last: max(table.day) })
+      .from(table)
+      .where(mine(scope, table, inArray(table.studentId, [...studentIds])))
+      .groupBy(table.studentId)
+      .all())
+      if (last !== null && last > (found.get(studentId) ?? '')) found.set(studentId, last)
   return found
 }
 

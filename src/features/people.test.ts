@@ -54,7 +54,7 @@ const idOf = (name: string): string => world.students.find((s) => s.name === nam
 const tonight = (): string => world.classes.at(-1)?.id ?? ''
 const open = () => app.layerActions.openLayer('')
 const screeningOf = (name: string) =>
-  app.studentQueries.screeningStates(shown(), [idOf(name)]).get(idOf(name))
+  app.studentQueries.workedOut(shown(), [idOf(name)]).get(idOf(name))?.screening
 const decisionOf = (id: string) =>
   app.readiness.personReadiness(shown(), id, { family: 'FS', withTurnings: false, withAll: false })?.decision
 

@@ -127,8 +127,8 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
   studentProfile: (ctx) => everybody((id) => app.students.studentProfile(ctx, id)),
   profileValues: (ctx) =>
     app.students.studentLists(ctx).current.map((s) => app.students.profileValues(ctx, s)),
-  screeningStates: (ctx) => [
-    ...app.students.screeningStates(
+  workedOut: (ctx) => [
+    ...app.students.workedOut(
       ctx,
       world.students.map((s) => s.id),
     ),

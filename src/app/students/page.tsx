@@ -2,7 +2,7 @@ import { Stack, Title } from '@mantine/core'
 import type { Metadata } from 'next'
 import { AddStudents } from '@/features/students/components/add-students'
 import { StudentTable } from '@/features/students/components/student-table'
-import { screeningStates, studentLists } from '@/features/students/queries'
+import { workedOut, studentLists } from '@/features/students/queries'
 import { GroupList } from '@/features/groups/components/group-list'
 import { groupViews } from '@/features/groups/queries'
 import { LinkButton } from '@/ui/link-button'
@@ -29,15 +29,18 @@ export default page<{ searchParams: Promise<{ page?: string }> }>(async (ctx, { 
   const { current, archived } = studentLists(ctx)
   const shown = current.slice((at - 1) * ROWS_A_PAGE, at * ROWS_A_PAGE)
   const { units } = ctx.studio
-  const states = screeningStates(
+  const known = workedOut(
     ctx,
     [...shown, ...archived].map((s) => s.id),
   )
   const rows = (list: typeof current) =>
     list.map((s) => ({
-      ...s,
+      id: s.id,
+      name: s.name,
+      statureCm: s.statureCm,
       measuredCount: Object.keys(s.measured).length,
-      screening: SCREENING[states.get(s.id) ?? 'not-asked'],
+      ...(known.get(s.id) ?? { nearest: null, closed: [], lastSeen: '' }),
+      screening: SCREENING[known.get(s.id)?.screening ?? 'not-asked'],
     }))
   return (
     <Stack gap="xl">

@@ -17,6 +17,15 @@ export const BLOCK_TITLE: Record<PlanBlock['kind'], string> = {
   rest: 'Rest',
 }
 
+/** A block in a word, for a ribbon. */
+export const PART_WORD: Record<PlanBlock['kind'], string> = {
+  'warm-up': 'Warm up',
+  skill: 'Together',
+  waves: 'At the wall',
+  counterpose: 'Undo',
+  rest: 'Rest',
+}
+
 /** A plan that cannot be made. */
 export function describePlanRefusal(refusal: PlanRefusal): string {
   switch (refusal.code) {

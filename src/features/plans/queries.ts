@@ -1,21 +1,17 @@
 import 'server-only'
-import { doseOf } from '@/core/classes/dose-of'
-import { describeDose } from '@/core/words/dose'
-import { cueFor, type InForce } from '@/core/approaches/effects'
+import type { InForce } from '@/core/approaches/effects'
 import { apartIn } from '@/core/classes/apart'
-import type { Brief } from '@/core/classes/brief'
-import { versionsOf, type Plan, type PlanBlock, type Version } from '@/core/classes/plan'
+import { versionsOf, type Plan, type PlanBlock } from '@/core/classes/plan'
 import { formatDay, nextWeekday, type Day } from '@/core/day'
 import { validatePlan } from '@/core/planning/check/validate'
+import type { Picture } from '@/core/figure/picture'
+import { pictureFor } from '@/core/figure/picture-of'
 import { findById } from '@/core/practice/find'
-import { barsStage } from '@/core/screening/stage-limits'
 import { formatClock } from '@/core/units'
-import { describeTouch } from '@/core/words/floor'
 import { count } from '@/core/words/number'
 import {
   BLOCK_TITLE,
   describeApart,
-  describeChange,
   describePlanWarning,
   describeViolation,
   NOTHING_OPEN,
@@ -27,9 +23,9 @@ import { listNames } from '@/db/students'
 import type { StudioRecord } from '@/db/studio'
 import type { Context } from '../context'
 import { CLASS_FAMILY, classFile, judgeOfClass } from '../desk/class-file'
-import { handNumbers } from '../desk/hand-numbers'
-import { peopleOf, type People } from '../desk/people'
-import { bodyOfStudent } from '../body'
+import { peopleOf } from '../desk/people'
+import { anyBody } from '../body'
+import { versionView, type VersionView, type View } from './version-view'
 
 export type ClassSummary = {
   id: string
@@ -99,17 +95,6 @@ export function newClassData(
   }
 }
 
-export type VersionView = Omit<Version, 'change'> & {
-  name: string
-  stage: string
-  cue: string
-  /** Their own dose of it, by breath and limits. */
-  dose: string
-  /** How a limit changes it; empty where none does, or on a private screen. */
-  changed: string
-  /** What places hands and props for this body; empty without a height. */ numbers: string
-  choices: { id: string; label: string; allowed: boolean }[]
-}
 export type BlockView = {
   kind: PlanBlock['kind']
   title: string
@@ -118,7 +103,13 @@ export type BlockView = {
   /** What everybody does, and who does something else meanwhile. */
   items: { line: string; apart: string[] }[]
   versions: VersionView[]
-  lanes: { label: string; cue: string; people: string[]; doses: { dose: string; who: string[] }[] }[]
+  lanes: {
+    label: string
+    cue: string
+    people: string[]
+    doses: { dose: string; who: string[] }[]
+    picture: Picture | null
+  }[]
   dose: string
   turns: { at: string; set: number; up: { bay: number; name: string }[] }[]
 }
@@ -173,14 +164,6 @@ export function planView(ctx: Context, id: string): PlanView | null {
   }
 }
 
-type View = {
-  readonly ctx: Context
-  readonly brief: Brief | null
-  readonly people: People
-  /** The ways in force for somebody in this class. */
-  readonly waysOf: (studentId: string) => InForce
-}
-
 /** Whoever a plan speaks of, on the list today or not. */
 function everyoneIn(plan: Plan): string[] {
   const turns = plan.blocks.flatMap((b) => (b.kind === 'waves' ? b.turns.flatMap((t) => t.up) : []))
@@ -217,6 +200,7 @@ function blockView(block: PlanBlock, view: View): BlockView {
       cue,
       people: versions.filter((v) => v.stageId === id).map((v) => v.name),
       doses: dosesOf(versions.filter((v) => v.stageId === id && v.dose !== '')),
+      picture: id === null ? null : pictureFor(practice, id, anyBody()),
     })),
     dose: doseLine(block),
   }
@@ -227,43 +211,6 @@ function dosesOf(versions: readonly VersionView[]): { dose: string; who: string[
   const doses = new Map<string, string[]>()
   for (const { dose, name } of versions) doses.set(dose, [...(doses.get(dose) ?? []), name])
   return [...doses].map(([dose, who]) => ({ dose, who }))
-}
-
-/** The lengths that place hands and props in somebody's version, short enough for a strip card. */
-function ownNumbers({ studentId, setupId }: Version, { ctx, people, waysOf }: View): string {
-  const body = bodyOfStudent(people.students.get(studentId))
-  if (!body || setupId === null) return ''
-  return handNumbers(ctx, body, setupId, waysOf(studentId))
-    .map(({ label, value }) => `${label} ${value}`)
-    .join(' · ')
-}
-
-function versionView(version: Version, view: View): VersionView {
-  const { practice, privacy } = view.ctx
-  const stage = version.stageId === null ? null : findById(practice.stages, version.stageId)
-  const person = view.brief?.people.find((p) => p.studentId === version.studentId)
-  const open = new Set(person?.families[CLASS_FAMILY]?.open)
-  const limits = { caps: person?.limits ?? [] }
-  const { change, ...rest } = version
-  return {
-    ...rest,
-    name: view.people.nameOf(version.studentId),
-    stage: stage?.name ?? NOTHING_OPEN,
-    cue: stage ? cueFor(practice, view.waysOf(version.studentId), stage) : '',
-    dose: stage && person ? describeDose(doseOf(person, stage, change)) : '',
-    changed: [describeTouch(person?.touch ?? 'ask'), privacy.hidden ? '' : describeChange(change)]
-      .filter((t) => t !== '')
-      .join(' '),
-    numbers: ownNumbers(version, view),
-    // What a Stop bars is no choice at all.
-    choices: practice.stages
-      .filter((s) => s.family === CLASS_FAMILY && !barsStage(practice, limits, s))
-      .map((s) => ({
-        id: s.id,
-        label: `${s.name}${open.has(s.id) ? '' : ' · above what is recorded'}`,
-        allowed: open.has(s.id),
-      })),
-  }
 }
 
 function itemView(

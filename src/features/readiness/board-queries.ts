@@ -2,7 +2,7 @@ import 'server-only'
 import { findById } from '@/core/practice/find'
 import { RUNGS, type Family } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
-import { markOf, type Mark } from '@/core/readiness/mark'
+import { markOf, nearness, type Mark } from '@/core/readiness/mark'
 import { answerTo, needsLook } from '@/core/readiness/offers'
 import { formatDay } from '@/core/day'
 import { FAMILY_NAMES } from '@/core/words/family'
@@ -58,19 +58,6 @@ export type BoardData = {
   who: string
 }
 
-/** Nearest to the next step first. */
-const NEAREST: readonly Mark[] = [
-  'offer',
-  'once-more',
-  'near',
-  'step-back',
-  'not-now',
-  'build',
-  'held',
-  'may-begin',
-  'not-seen',
-]
-
 /** Rows before the rest is a page of its own. */
 const ROWS_A_PAGE = 25
 
@@ -94,7 +81,7 @@ export function board(ctx: Context, page = 1, who?: string): BoardData {
     return now ? [{ id, name, decisions: BOARD.map((family) => decisionIn(now, family)) }] : []
   })
   const ranked = people
-    .map((person) => ({ ...person, rank: nearness(person.decisions.map(markOf)) }))
+    .map((person) => ({ ...person, rank: nearnessOf(person.decisions.map(markOf)) }))
     .sort((a, b) => a.rank - b.rank)
   // Offers go with their people: who has one stands nearest, so the first page has them first.
   const shown = ranked.slice((page - 1) * ROWS_A_PAGE, page * ROWS_A_PAGE)
@@ -168,9 +155,9 @@ function offersIn(
   })
 }
 
-function nearness(marks: readonly Mark[]): number {
+function nearnessOf(marks: readonly Mark[]): number {
   // The best mark first, then how many of them.
-  const ranks = marks.map((mark) => NEAREST.indexOf(mark)).sort((a, b) => a - b)
+  const ranks = marks.map(nearness).sort((a, b) => a - b)
   return ranks.reduce((sum, rank, i) => sum + rank / 10 ** i, 0)
 }
 
@@ -180,7 +167,7 @@ const SILENT: ReadonlySet<Mark> = new Set(['not-seen', 'may-begin', 'held'])
 function missingOf(ctx: Context, decisions: readonly Decision[]): BoardRow['missing'] {
   return decisions
     .filter((d) => !SILENT.has(markOf(d)))
-    .toSorted((a, b) => NEAREST.indexOf(markOf(a)) - NEAREST.indexOf(markOf(b)))
+    .toSorted((a, b) => nearness(markOf(a)) - nearness(markOf(b)))
     .map((d) => ({ family: FAMILY_NAMES[d.family], text: viewDecision(ctx, d).summary }))
     .filter(({ text }) => text !== '')
 }

@@ -11,7 +11,7 @@ import { conditionsOf } from '@/core/screening/answers'
 import { count } from '@/core/words/number'
 import { markOf, type Mark } from '@/core/readiness/mark'
 import { OUTCOME_WORD } from '@/core/words/outcome'
-import { describePlanWarning } from '@/core/words/plan'
+import { describePlanWarning, PART_WORD } from '@/core/words/plan'
 import { nextClass, type ClassRecord } from '@/db/classes'
 import { listProps } from '@/db/inventory'
 import { listNames } from '@/db/students'
@@ -22,8 +22,10 @@ import { expectedLine } from '../desk/headcount'
 import type { Judge } from '../desk/judge'
 import { peopleOf } from '../desk/people'
 
-/** A sentence that wants settling, and where that is done. */
-export type Settle = { readonly text: string; readonly href: string }
+/** A sentence that wants settling, where that is done, and the word on its button. */
+export type Settle = { readonly text: string; readonly href: string; readonly do: string }
+/** One part of the hour, for the ribbon. */
+export type Part = { readonly title: string; readonly minutes: number; readonly kind: string }
 export type TodayData =
   | { state: 'empty'; people: number; wallSet: boolean; keyLost: string }
   | { state: 'no-class'; people: number; bays: number; keyLost: string }
@@ -42,6 +44,8 @@ export type TodayData =
       checkedIn: number
       occupants: { at: string; name: string; mark: string }[]
       settle: Settle[]
+      /** The hour, part by part; empty where no plan can be made. */
+      parts: Part[]
     }
 
 /** The first screen: tonight's room, what needs settling, the one next thing. */
@@ -82,6 +86,11 @@ export function todayData(ctx: Context): TodayData {
       mark: OUTCOME_WORD[markFor(decisions.get(studentId))],
     })),
     settle: sentences({ ctx, record, judge, decisions, plan, unplaced: unplaced.length }),
+    parts: (plan?.blocks ?? []).map(({ kind, seconds }) => ({
+      kind,
+      title: PART_WORD[kind],
+      minutes: Math.max(1, Math.round(seconds / 60)),
+    })),
   }
 }
 
@@ -136,32 +145,51 @@ function sentences({ ctx, record, judge, decisions, plan, unplaced }: Known): Se
   const wear = wearDue(listProps(ctx.scope), ctx.clock.today)
   const lines: (Settle | null)[] = [
     back.length > 0
-      ? { text: `${names(back)}: one rung easier tonight.`, href: `/readiness/${back[0]?.id ?? ''}` }
+      ? {
+          text: `${names(back)}: one rung easier tonight.`,
+          href: `/readiness/${back[0]?.id ?? ''}`,
+          do: 'See why',
+        }
       : null,
     first.length > 0
       ? {
           text: `${count(first.length, 'first try', 'first tries')} to look at before anybody goes up: ${names(first)}.`,
           href: '/readiness',
+          do: 'Look at them',
         }
       : null,
     stale[0]
       ? {
           text: `Ask ${stale[0].name} again: a health answer is ${howLong(stale[0].days)} old${stale.length > 1 ? `, and ${stale.length - 1} more like it` : ''}.`,
           href: `/students/${stale[0].id}/health`,
+          do: 'Ask now',
         }
       : null,
-    ...(plan?.warnings ?? []).map((w) => ({ text: describePlanWarning(w), href: `/plans/${record.id}` })),
+    ...(plan?.warnings ?? []).map((w) => ({
+      text: describePlanWarning(w),
+      href: `/plans/${record.id}`,
+      do: 'Open the plan',
+    })),
     unplaced > 0
-      ? { text: `${count(unplaced, 'person', 'people')} without a mat place.`, href: '/studio' }
+      ? {
+          text: `${count(unplaced, 'person', 'people')} without a mat place.`,
+          href: '/studio',
+          do: 'Place them',
+        }
       : null,
     unasked.length > 0
       ? {
           text: `Ask at the door: nothing is known of ${names(unasked)} yet.`,
           href: `/teach/${record.id}/door`,
+          do: 'At the door',
         }
       : null,
     wear.length > 0
-      ? { text: `${count(wear.length, 'thing')} in the cupboard to look over.`, href: '/studio/cupboard' }
+      ? {
+          text: `${count(wear.length, 'thing')} in the cupboard to look over.`,
+          href: '/studio/cupboard',
+          do: 'Look',
+        }
       : null,
   ]
   return lines.flatMap((line) => (line ? [line] : [])).slice(0, 3)

@@ -17,6 +17,7 @@ import {
 import type { BlockView } from '../queries'
 import { VersionPicker } from './version-picker'
 import { Apart } from '@/ui/apart'
+import { Figure } from '@/ui/figure/figure'
 
 /** The class as a timeline of blocks, versions as lanes, waves as turns. */
 export function PlanBlocks({
@@ -74,8 +75,11 @@ function Lanes({ block }: { block: BlockView }) {
   return (
     <Stack gap={6} mt="sm">
       {block.lanes.map((lane) => (
-        <Group key={lane.label} gap="sm" wrap="nowrap" align="baseline">
-          <Text fw={650} style={{ flex: '0 0 34%' }}>
+        <Group key={lane.label} gap="sm" wrap="nowrap" align="center">
+          <span style={{ flex: '0 0 84px' }}>
+            {lane.picture ? <Figure picture={lane.picture} height={56} /> : null}
+          </span>
+          <Text fw={650} style={{ flex: '0 0 26%' }}>
             {lane.label} · {lane.people.length}
           </Text>
           <div>

@@ -1,6 +1,8 @@
-import type { PlanView, VersionView } from '../queries'
+import type { PlanView } from '../queries'
+import type { VersionView } from '../version-view'
 import { PrintButton } from '@/ui/print-button'
 import { Apart } from '@/ui/apart'
+import { Figure } from '@/ui/figure/figure'
 import classes from './sheet.module.css'
 
 /** The class on one page, to pin beside the wall: what happens when, who does what, who is up, room for a result. */
@@ -86,10 +88,11 @@ export function Sheet({ plan }: { plan: PlanView }) {
               <tr key={person.studentId}>
                 <th scope="row">{person.name}</th>
                 <td>
+                  {person.picture ? <Figure picture={person.picture} height={34} /> : null}
                   {person.stage}
                   {person.dose === '' ? null : <small> {person.dose}</small>}
                 </td>
-                <td>{atWall(person.studentId)?.stage ?? ''}</td>
+                <AtWall version={atWall(person.studentId)} />
                 <td>{person.numbers}</td>
                 <td>
                   {person.cue}
@@ -106,6 +109,15 @@ export function Sheet({ plan }: { plan: PlanView }) {
         medical advice; local codes and a clinician’s word come first.
       </footer>
     </article>
+  )
+}
+
+function AtWall({ version }: { version: VersionView | undefined }) {
+  return (
+    <td>
+      {version?.picture ? <Figure picture={version.picture} height={34} /> : null}
+      {version?.stage ?? ''}
+    </td>
   )
 }
 

@@ -9,7 +9,7 @@ import { newId, newStamp } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
 import { setVersion } from '../actions'
-import type { VersionView } from '../queries'
+import type { VersionView } from '../version-view'
 
 type Part = 'skill' | 'waves'
 

@@ -10,16 +10,19 @@ import {
   Text,
 } from '@mantine/core'
 import { formatStature, type LengthUnit } from '@/core/units'
+import { count } from '@/core/words/number'
+import { StatusMark } from '@/ui/status-mark'
 import { TextLink } from '@/ui/text-link'
+import type { WorkedOut } from '../queries'
+import classes from './student-table.module.css'
 
 export type StudentRow = {
   id: string
   name: string
   statureCm: number | null
-  breathS: number
   measuredCount: number
   screening: string
-}
+} & Pick<WorkedOut, 'nearest' | 'closed' | 'lastSeen'>
 
 /** Everybody, one a line. */
 export function StudentTable({
@@ -33,15 +36,16 @@ export function StudentTable({
 }) {
   if (rows.length === 0) return null
   return (
-    <TableScrollContainer minWidth={360}>
-      <Table verticalSpacing="sm" highlightOnHover>
+    <TableScrollContainer minWidth={720}>
+      <Table verticalSpacing={6} highlightOnHover>
         <TableCaption>{caption}</TableCaption>
         <TableThead>
           <TableTr>
             <TableTh scope="col">Name</TableTh>
+            <TableTh scope="col">Nearest step</TableTh>
+            <TableTh scope="col">Closed for now</TableTh>
+            <TableTh scope="col">Last seen</TableTh>
             <TableTh scope="col">Height</TableTh>
-            <TableTh scope="col">Lengths measured</TableTh>
-            <TableTh scope="col">Breath</TableTh>
             <TableTh scope="col">Health questions</TableTh>
           </TableTr>
         </TableThead>
@@ -54,14 +58,29 @@ export function StudentTable({
                 </TextLink>
               </TableTd>
               <TableTd>
+                {row.nearest ? (
+                  <TextLink
+                    href={row.nearest.href}
+                    c="var(--ink)"
+                    underline="never"
+                    className={classes.nearest}
+                  >
+                    <StatusMark outcome={row.nearest.mark} size={18} /> {row.nearest.family}:{' '}
+                    {row.nearest.next}
+                  </TextLink>
+                ) : null}
+              </TableTd>
+              <TableTd>{row.closed.join(', ')}</TableTd>
+              <TableTd className={classes.short}>
+                {row.lastSeen === '' ? <Text c="dimmed">not yet</Text> : row.lastSeen}
+              </TableTd>
+              <TableTd>
                 {row.statureCm === null ? (
                   <Text c="dimmed">not yet</Text>
                 ) : (
-                  formatStature(row.statureCm, units)
+                  `${formatStature(row.statureCm, units)}${row.measuredCount === 0 ? '' : `, ${count(row.measuredCount, 'length')} measured`}`
                 )}
               </TableTd>
-              <TableTd>{row.measuredCount === 0 ? 'all estimated' : row.measuredCount}</TableTd>
-              <TableTd>{row.breathS} s</TableTd>
               <TableTd>
                 <TextLink href={`/students/${row.id}/health`}>{row.screening}</TextLink>
               </TableTd>

@@ -1,4 +1,4 @@
-import { Alert, Grid, GridCol, List, ListItem, Stack, Text, Title } from '@mantine/core'
+import { Alert, Grid, GridCol, Stack, Text, Title } from '@mantine/core'
 import type { ReactNode } from 'react'
 import { count } from '@/core/words/number'
 import { LinkButton } from '@/ui/link-button'
@@ -8,6 +8,8 @@ import { SafetyLine } from '@/ui/safety-line'
 import { TextLink } from '@/ui/text-link'
 import type { TodayData } from '../queries'
 import { EmptyRoom } from './empty-start'
+import { Ribbon } from './ribbon'
+import classes from './today.module.css'
 
 /** The room, what needs settling, one button. `addPeople` is the form for names, from the people's part of the house. */
 export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: ReactNode }) {
@@ -48,6 +50,7 @@ export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: R
           </LinkButton>
         ) : null}
       </PageHead>
+      <Ribbon parts={data.parts} href={`/plans/${data.id}`} />
       <Grid gap="xl">
         <GridCol span={{ base: 12, lg: 3 }}>
           <Stack>
@@ -56,15 +59,16 @@ export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: R
                 <Title order={2} id="settle" fz="xl">
                   To settle first
                 </Title>
-                <List size="lg" spacing="xs">
+                <ul className={classes.settle}>
                   {data.settle.map((line) => (
-                    <ListItem key={line.text}>
-                      <TextLink href={line.href} c="var(--ink)">
-                        {line.text}
-                      </TextLink>
-                    </ListItem>
+                    <li key={line.text} className="card">
+                      <Text>{line.text}</Text>
+                      <LinkButton href={line.href} variant="default" aria-label={`${line.do}: ${line.text}`}>
+                        {line.do}
+                      </LinkButton>
+                    </li>
                   ))}
-                </List>
+                </ul>
               </section>
             ) : (
               <Text>Nothing needs settling.</Text>
@@ -78,7 +82,7 @@ export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: R
           <RoomDrawing
             room={data.room}
             occupants={data.occupants}
-            height="68vh"
+            height="64vh"
             label={`The room from above with the first wave at the wall: ${count(data.occupants.length, 'person', 'people')} at their places`}
           />
         </GridCol>
