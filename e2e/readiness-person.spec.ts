@@ -226,13 +226,9 @@ test('somebody of ten years is placed, confirmed and offered the right next step
   await page.goto(`${app.address}/students`)
   await openPerson(page, 'Ravi Ellender')
   await place(page, 'FS-05 · Dolphin, one leg lifted')
-  await expect(decision(page)).toContainText(
-    'Placed by eye at Dolphin, one leg lifted on 10 Mar 2026.',
-  )
+  await expect(decision(page)).toContainText('Placed by eye at Dolphin, one leg lifted on 10 Mar 2026.')
   await logTry(page, { stage: /^FS-05/ })
-  await expect(decision(page)).toContainText(
-    'Stands at Dolphin, one leg lifted, clean on 10 Mar 2026.',
-  )
+  await expect(decision(page)).toContainText('Stands at Dolphin, one leg lifted, clean on 10 Mar 2026.')
   await page.getByRole('tab', { name: 'Check something' }).click()
   await check(page, 'Leg lift in dolphin without sinking', { 'Left, s': '20', 'Right, s': '18' })
   await expect(decision(page)).toContainText('Lifted-leg rock')

@@ -18,8 +18,20 @@ const PAGES = [
   '/teach',
   '/progress',
   '/library',
+  '/library?kind=drills',
+  '/library?q=pinca',
+  '/library/FS-10a',
+  '/library/DR-dolphin-hold',
+  '/library/FT-elbow-splay',
+  '/library/SETUP-dolphin-block',
+  '/library/CK-dolphin-hold',
+  '/library/BP1',
+  '/library/A18',
   '/studio',
 ]
+
+/** An id of the practice, as it stands in addresses and exports and nowhere else. */
+const CODE = /\b(?:(?:PU|FS|HD|HS|CR|SH|AD)-\d\d[a-f]?|(?:CK|DR|FT|EX|CP|WU|AS)-[a-z]|SETUP-)/
 
 for (const colorScheme of ['light', 'dark'] as const)
   test.describe(`the ${colorScheme} scheme`, () => {
@@ -45,6 +57,8 @@ for (const colorScheme of ['light', 'dark'] as const)
         const { violations } = await asked.analyze()
         const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
         expect(serious.map((v) => `${path} ${v.id}: ${v.nodes[0]?.html ?? ''}`)).toEqual([])
+        const said = (await page.locator('#content').innerText()).replace(/Known in exports as .*/, '')
+        expect([path, CODE.exec(said)?.[0]]).toEqual([path, undefined])
       }
     })
   })

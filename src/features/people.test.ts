@@ -393,7 +393,7 @@ describe('with the key lost', () => {
         state: 'class',
         keyLost: expect.stringMatching(/key/),
       })
-      expect(app.board.board(shown()).rows.length).toBeGreaterThan(12)
+      expect(app.board.board(shown(), 1, 'all').rows.length).toBeGreaterThan(12)
       expect(screeningOf('Bertram Oake')).toBe('shut')
       expect(closed()?.[0]?.names.length).toBeGreaterThan(60)
       const answer = await app.layerActions.openLayer('')

@@ -1,5 +1,6 @@
 import { verdictWord } from '@/core/words/limit'
 import { describeLoadFrom } from '@/core/words/load'
+import { familyAsked } from './desk/families'
 import { demoWorld } from '@/core/simulate/demo'
 import type { Context } from './context'
 import { ownData, ownDevice, screen, seedWorld, value } from '@/testing/actions'
@@ -105,7 +106,12 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
   incidentView: (ctx) => app.incidents.incidentList(ctx).map(({ id }) => app.incidents.incidentView(ctx, id)),
   incidentForm: (ctx) => app.incidents.incidentForm(ctx),
   familyFrom: () => '',
-  stageCards: () => 'the practice, of nobody',
+  kindFrom: () => '',
+  kindNames: () => '',
+  listOf: () => 'the practice, of nobody',
+  mapOf: () => 'the practice, of nobody',
+  found: () => 'the practice, of nobody',
+  entryPage: () => 'the practice, of nobody',
   familyNames: () => '',
   classSummaries: (ctx) => app.plans.classSummaries(ctx, null),
   newClassData: (ctx) => app.plans.newClassData(ctx, undefined),
@@ -113,8 +119,11 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
   board: (ctx) => app.board.board(ctx),
   personReadiness: (ctx) =>
     everybody((id) =>
-      (['FS', 'HD', 'HS', 'SH'] as const).map((family) =>
-        app.person.personReadiness(ctx, id, { family, withTurnings: true, withAll: true }),
+      (['FS', 'HD-10', 'HS-13', 'SH-16'] as const).map((step) =>
+        app.person.personReadiness(ctx, id, {
+          ...{ family: familyAsked(step.slice(0, 2)), step },
+          ...{ withTurnings: true, withAll: true },
+        }),
       ),
     ),
   nextRound: (ctx) => app.round.nextRound(ctx),

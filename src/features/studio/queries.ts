@@ -33,7 +33,9 @@ export function paletteEntries({ scope, practice }: Context): PaletteEntry[] {
     description: `Class on ${formatDay(c.day)}`,
     href: `/plans/${c.id}`,
   }))
-  const read = entriesOf(practice).map(({ id, kind, name, also }) => ({
+  // A caution has no name of its own, and its advice is not to flash up over somebody's page.
+  const named = entriesOf(practice).filter(({ kind }) => kind !== 'caution')
+  const read = named.map(({ id, kind, name, also }) => ({
     label: name,
     description: KIND_WORD[kind][0],
     href: `/library/${id}`,

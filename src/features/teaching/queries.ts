@@ -10,6 +10,8 @@ import type { Version } from '@/core/classes/plan'
 import type { TimedPlan } from '@/core/teaching/class-run'
 import { versionsOf } from '@/core/classes/plan'
 import { foldRun, type ClassEvent, type Run } from '@/core/classes/run'
+import type { Picture } from '@/core/figure/picture'
+import { pictureFor } from '@/core/figure/picture-of'
 import { findById } from '@/core/practice/find'
 import { foldEvidence, type Attempt, type Evidence } from '@/core/readiness/evidence'
 import { leavesFloor } from '@/core/readiness/gate'
@@ -19,7 +21,9 @@ import { faultName } from '@/core/words/reason'
 import { rosterOf } from '@/db/attendance'
 import { classLines, eventsOf, findClass } from '@/db/classes'
 import { decisionsOf } from '@/db/decisions'
+import type { StudentRecord } from '@/db/students'
 import { attemptsOfClass } from '@/db/evidence'
+import { anyBody, bodyOfStudent } from '../body'
 import type { Context } from '../context'
 import { classFile, judgeOfClass } from '../desk/class-file'
 import { viewDecision, type DecisionView } from '../desk/decision-view'
@@ -56,6 +60,8 @@ export type StageBrief = {
   leads: boolean
   timed: boolean
   faults: { id: string; name: string }[]
+  /** On their own body. */
+  picture: Picture | null
 }
 export type Recorded = Pick<
   Attempt,
@@ -85,7 +91,7 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
   const file = record ? classFile(ctx, record) : null
   if (!record || !file) return null
   const { plan } = file
-  const { nameOf } = peopleOf(ctx, record.roster)
+  const { nameOf, students } = peopleOf(ctx, record.roster)
   const judge = judgeOfClass(ctx, record)
   const versions = (kind: 'skill' | 'waves'): readonly Version[] =>
     plan.blocks.flatMap((b) => (b.kind === kind ? versionsOf(b) : []))
@@ -113,12 +119,13 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
       .map((version) => ({
         id: version.studentId,
         name: nameOf(version.studentId),
-        skillStage: stageBrief(ctx, judge, file.brief, version),
+        skillStage: stageBrief(ctx, judge, file.brief, version, students.get(version.studentId)),
         wallStage: stageBrief(
           ctx,
           judge,
           file.brief,
           wall.find((v) => v.studentId === version.studentId) ?? version,
+          students.get(version.studentId),
         ),
         limits: closedTonight(ctx, judge, version.studentId),
         touch: judge.touch(version.studentId),
@@ -143,6 +150,7 @@ function stageBrief(
   judge: Judge,
   brief: Brief | null,
   version: Version,
+  student: StudentRecord | undefined,
 ): StageBrief {
   const person = brief?.people.find((p) => p.studentId === version.studentId)
   const change = privacy.hidden ? '' : describeChange(version.change)
@@ -158,6 +166,7 @@ function stageBrief(
       leads: false,
       timed: false,
       faults: [],
+      picture: null,
     }
   const stage = findById(practice.stages, version.stageId)
   // As of the day before: chips must not change places under the hand while a class runs.
@@ -174,6 +183,7 @@ function stageBrief(
     faults: likelyFaults(stage.faults, seen, judge.day)
       .slice(0, CHIPS)
       .map((id) => ({ id, name: faultName(practice, id) })),
+    picture: pictureFor(practice, stage.id, bodyOfStudent(student) ?? anyBody()),
   }
 }
 

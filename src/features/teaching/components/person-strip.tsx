@@ -4,6 +4,7 @@ import { Button, Chip, Group, SegmentedControl, Stack, Text } from '@mantine/cor
 import { useState } from 'react'
 import { isDone, tapOf, type Seen } from '@/core/teaching/outcome'
 import { describeAfter, describeTaps, describeTouch } from '@/core/words/floor'
+import { Figure } from '@/ui/figure/figure'
 import { TextLink } from '@/ui/text-link'
 import type { Recorded, StageBrief, TeachPerson } from '../queries'
 import type { Mark } from './use-class-run'
@@ -88,9 +89,12 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
               <Text size="sm">Leaves out {person.limits.join(', ')}.</Text>
             )}
           </div>
-          <Text role="status" ta="right">
-            {describeTaps(mine)}
-          </Text>
+          <div style={{ flex: 'none' }}>
+            {stage.picture ? <Figure picture={stage.picture} height={88} /> : null}
+            <Text role="status" ta="right">
+              {describeTaps(mine)}
+            </Text>
+          </div>
         </Group>
         {after === '' ? null : (
           <Text role="note" fw={600}>
