@@ -16,6 +16,7 @@ import measures from './data/measures.json'
 import pictures from './data/pictures.json'
 import presets from './data/presets.json'
 import props from './data/props.json'
+import setupBills from './data/setup-bills.json'
 import setups from './data/setups.json'
 import shapes from './data/shapes.json'
 import ad from './data/stages/ad.json'
@@ -92,7 +93,8 @@ export type LibrarySource = Record<keyof Library, unknown>
 /** The files that ship with the app. */
 export const SHIPPED: LibrarySource = {
   stages: [...pu, ...fs, ...hd, ...hs, ...cr, ...sh, ...ad],
-  setups,
+  // What a setup takes from the cupboard is a file of its own: the bench in the browser needs no more of it.
+  setups: setups.map((setup) => ({ ...setup, ...setupBills.find(({ id }) => id === setup.id) })),
   drills,
   checks,
   bundles,

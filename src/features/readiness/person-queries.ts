@@ -251,7 +251,7 @@ function tryStage(practice: Library, stage: Stage, evidence: Evidence, today: st
   const all = [...new Map([...own, ...around].map((s) => [s.id, s])).values()]
   return {
     id: stage.id,
-    label: `${stage.id} · ${stage.name}`,
+    label: stage.name,
     leavesFloor: leavesFloor(stage),
     sided: stage.dose.perSide,
     setups: all.map(({ id, name, less }) => ({ id, name, less: [...less] })),

@@ -30,7 +30,6 @@ export function StepOpened({ step, studentId, decision, outcome, tonight }: Prop
             </Title>
           </Group>
           {step.sanskrit === '' ? null : <Text c="dimmed">{step.sanskrit}</Text>}
-          {decision?.standing ? <Text>Stands at {decision.standing}.</Text> : null}
           {step.closed === '' ? null : <Text fw={600}>{step.closed}</Text>}
           {decision && tonight !== '' ? <Text role="note">{tonight}</Text> : null}
           {step.dose === '' ? null : (
@@ -41,9 +40,9 @@ export function StepOpened({ step, studentId, decision, outcome, tonight }: Prop
         </div>
         {step.picture ? <Figure picture={step.picture} height={150} plumb label={step.name} /> : null}
       </div>
+      {decision ? <Reasons decision={decision} /> : null}
       <Meters meters={step.meters} />
       <Words step={step} />
-      {decision ? <Reasons decision={decision} /> : null}
       {step.setupId ? (
         <div className={classes.where}>
           {step.numbers.length === 0 ? null : (
@@ -92,13 +91,10 @@ function Reasons({ decision: { reasons, missing, met } }: { decision: DecisionVi
   const rest = reasons.filter((line) => !told.has(line))
   if (rest.length === 0) return null
   return (
-    <details>
-      <summary>How this answer came about</summary>
-      <ul>
-        {rest.map((line) => (
-          <li key={line}>{line}</li>
-        ))}
-      </ul>
-    </details>
+    <ul className={classes.reasons} aria-label="Why">
+      {rest.map((line) => (
+        <li key={line}>{line}</li>
+      ))}
+    </ul>
   )
 }

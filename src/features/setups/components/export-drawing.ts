@@ -7,6 +7,7 @@ const KEPT = [
   'stroke-linecap',
   'stroke-linejoin',
   'paint-order',
+  'vector-effect',
   'opacity',
   'font-family',
   'font-weight',

@@ -9,7 +9,6 @@ import { useSubmit } from '../../use-submit'
 import { dropSetup, keepSetup } from '../actions'
 import type { BenchPerson } from '../queries'
 import type { Options } from './bench-state'
-import { savePng, saveSvg } from './export-drawing'
 
 type Props = {
   person: BenchPerson | undefined
@@ -52,7 +51,16 @@ export const KeepPanel = memo(function KeepPanel({
     setId(newId())
     onKept()
   }
-  const name = setupId.toLowerCase()
+  // The code that writes files comes when a file is asked for.
+  const saveAs = async (kind: 'svg' | 'png'): Promise<void> => {
+    const drawing = svgRef.current
+    if (!drawing) return
+    const { savePng, saveSvg } = await import('./export-drawing')
+    const name = `${setupId.toLowerCase()}.${kind}`
+    if (kind === 'svg') saveSvg(drawing, name)
+    const done = kind === 'svg' || (await savePng(drawing, name))
+    setSaid(done ? '' : 'The drawing could not be made into a picture; take the SVG.')
+  }
   return (
     <Stack gap="xs">
       <FormProblem message={keep.problemOf('') ?? drop.problemOf('')} />
@@ -65,18 +73,10 @@ export const KeepPanel = memo(function KeepPanel({
         <LinkButton href={`/setups/card?${card.toString()}`} variant="default">
           Card to print
         </LinkButton>
-        <Button variant="default" onClick={() => svgRef.current && saveSvg(svgRef.current, `${name}.svg`)}>
+        <Button variant="default" onClick={() => void saveAs('svg')}>
           Drawing as SVG
         </Button>
-        <Button
-          variant="default"
-          onClick={() =>
-            svgRef.current &&
-            void savePng(svgRef.current, `${name}.png`).then((ok) =>
-              setSaid(ok ? '' : 'The drawing could not be made into a picture; take the SVG.'),
-            )
-          }
-        >
+        <Button variant="default" onClick={() => void saveAs('png')}>
           Drawing as PNG
         </Button>
         <Text role="status">{said}</Text>

@@ -11,7 +11,6 @@ import type { Wording } from '@/core/words/number'
 import { useWording } from '@/ui/wording'
 import type { BenchData, BenchPerson } from '../queries'
 import classes from './bench.module.css'
-import { NotBuilt } from './not-built'
 import { useAddress, useBegun, useInput, type Options } from './bench-state'
 import { useAsk } from './use-ask'
 import { usePerson } from './use-person'
@@ -21,6 +20,7 @@ const BenchNumbers = dynamic(() => import('./bench-numbers').then((m) => m.Bench
 const BenchSides = dynamic(() => import('./bench-numbers').then((m) => m.BenchSides), { ssr: false })
 // What stands below the drawing, or behind another tab, comes when the drawing is there.
 const FaultsBeside = dynamic(() => import('./faults-beside').then((m) => m.FaultsBeside), { ssr: false })
+const NotBuilt = dynamic(() => import('./not-built').then((m) => m.NotBuilt), { ssr: false })
 const WhyPanel = dynamic(() => import('./why-panel').then((m) => m.WhyPanel), { ssr: false })
 const ComparePanel = dynamic(() => import('./compare-panel').then((m) => m.ComparePanel), { ssr: false })
 const MeasurePanel = dynamic(() => import('./measure-panel').then((m) => m.MeasurePanel), { ssr: false })
