@@ -78,7 +78,7 @@ test('a check: letters, negative seconds, nothing, a note of 300 characters', as
 test('two presses on Save store one result; Save while the server is down keeps what was typed and stores it once later', async ({
   page,
 }) => {
-  await page.goto(`${app.address}/readiness`)
+  await page.goto(`${app.address}/readiness?who=all`)
   await page.getByRole('link', { name: 'Ravi Ellender' }).click()
   await page.getByRole('textbox', { name: 'Seconds' }).fill('11')
   await page.getByRole('button', { name: 'Save result' }).dblclick()

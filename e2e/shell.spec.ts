@@ -12,6 +12,7 @@ const PAGES = [
   '/',
   '/students',
   '/readiness',
+  '/readiness/by-eye',
   '/setups',
   '/plans',
   '/plans/new',

@@ -120,7 +120,7 @@ test('from pasted names to a taught class and what it changed, over a killed ser
 
   await test.step('the setup is solved for this body and follows the handle', async () => {
     await openPerson(page, 'Ines Calder')
-    await page.getByRole('link', { name: 'Measure the setup for this' }).click()
+    await page.getByRole('link', { name: /: measure it$/ }).click()
     await page.getByRole('combobox', { name: 'Setup' }).click()
     await page.getByRole('option', { name: 'Kick-up at the wall with hand block' }).click()
     const list = page.getByRole('list').filter({ hasText: 'Far face of the block' })

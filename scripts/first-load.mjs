@@ -22,7 +22,13 @@ try {
   const round = /\/readiness\/round\/([0-9a-f-]{36})/.exec(await html('/readiness'))?.[1]
   const ROUTES = [
     ...['/', '/students', `/students/${person}`, `/students/${person}/health`, '/students/card'],
-    ...['/readiness', `/readiness/${person}`, `/readiness/round/${round}`, `/readiness/round/${round}/card`],
+    ...[
+      '/readiness',
+      '/readiness/by-eye',
+      `/readiness/${person}`,
+      `/readiness/round/${round}`,
+      `/readiness/round/${round}/card`,
+    ],
     ...[
       `/readiness/round/${round}/enter`,
       '/setups',

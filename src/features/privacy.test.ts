@@ -25,6 +25,7 @@ const load = async () => ({
   library: await import('./library/queries'),
   plans: await import('./plans/queries'),
   board: await import('./readiness/board-queries'),
+  byEye: await import('./readiness/by-eye-queries'),
   person: await import('./readiness/person-queries'),
   round: await import('./readiness/round-queries'),
   setups: await import('./setups/queries'),
@@ -117,6 +118,7 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
   newClassData: (ctx) => app.plans.newClassData(ctx, undefined),
   planView: (ctx) => [app.plans.planView(ctx, CLASS), app.plans.planView(ctx, tonight)],
   board: (ctx) => app.board.board(ctx),
+  byEye: (ctx) => app.byEye.byEye(ctx, 'HD', 'all'),
   personReadiness: (ctx) =>
     everybody((id) =>
       (['FS', 'HD-10', 'HS-13', 'SH-16'] as const).map((step) =>

@@ -22,6 +22,9 @@ export default page<{ searchParams: Promise<{ page?: string; who?: string }> }>(
     return (
       <>
         <PageHead title="Who is ready for what?" lead="Nearest to the next step first.">
+          <LinkButton href={`/readiness/by-eye?who=${data.who}`} variant="default">
+            Place by eye
+          </LinkButton>
           {round ? (
             <LinkButton href={`/readiness/round/${round.classId}`}>Check round for {round.title}</LinkButton>
           ) : null}

@@ -1,6 +1,7 @@
 import { POSITIONS } from '../mechanics/positions/catalogue'
 import type { Flaw } from './integrity'
 import type { Library } from './library'
+import { RUNGS } from './schema'
 
 /** Every stage, drill, warm-up, counterpose and way out has its picture or says that it is words only. */
 export function pictured(p: Library): Omit<Flaw, 'rule'>[] {
@@ -16,4 +17,15 @@ export function pictured(p: Library): Omit<Flaw, 'rule'>[] {
       ...(shape === null || known.has(shape) ? [] : [{ at: of, detail: `${shape} is no shape` }]),
     ]),
   ]
+}
+
+/** Whoever is placed by eye is placed on the rung that was pointed at, in that family. */
+export function byEyeFits(p: Library): Omit<Flaw, 'rule'>[] {
+  return p.byEye.flatMap(({ family, stages }) =>
+    stages.flatMap((id, i) => {
+      const stage = p.stages.find((s) => s.id === id)
+      const fits = stage?.family === family && stage.rung === RUNGS[i]
+      return fits ? [] : [{ at: id, detail: `is not on rung ${RUNGS[i] ?? '?'} of ${family}` }]
+    }),
+  )
 }

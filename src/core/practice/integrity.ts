@@ -1,6 +1,6 @@
 import { answersTo, enoughOf, namesIn } from './after'
 import { strainFollows, supportDiffers } from './integrity-loads'
-import { pictured } from './integrity-pictures'
+import { byEyeFits, pictured } from './integrity-pictures'
 import type { Library } from './library'
 import { RUNGS, type Gate, type Stage } from './schema'
 
@@ -26,6 +26,7 @@ const RULES = {
   'strain-follows': strainFollows,
   'support-differs': supportDiffers,
   pictured,
+  'by-eye-fits': byEyeFits,
 } as const satisfies Record<string, (practice: Library) => Omit<Flaw, 'rule'>[]>
 
 export type Rule = keyof typeof RULES

@@ -3,6 +3,7 @@ import aliases from './data/aliases.json'
 import approaches from './data/approaches.json'
 import assists from './data/assists.json'
 import bundles from './data/bundles.json'
+import byEye from './data/by-eye.json'
 import capabilities from './data/capabilities.json'
 import cautions from './data/cautions.json'
 import checks from './data/checks.json'
@@ -31,7 +32,7 @@ import warmups from './data/warmups.json'
 import ways from './data/ways.json'
 import { ruleGates } from './rule-gates'
 import * as schema from './schema'
-import { AliasSchema, PictureSchema, ShapeSchema } from './schema-pictures'
+import { AliasSchema, ByEyeSchema, PictureSchema, ShapeSchema } from './schema-pictures'
 import { FAMILIES, type Family, type Gate, type Stage } from './schema'
 
 const StagesSchema = z.array(schema.StageSchema).transform((list) =>
@@ -83,6 +84,7 @@ const LibrarySchema = z.strictObject({
   shapes: z.array(ShapeSchema),
   pictures: z.array(PictureSchema),
   aliases: z.array(AliasSchema),
+  byEye: z.array(ByEyeSchema),
 })
 
 /** The practice as data: stages in the order of their ladders, and everything they point at. */
@@ -116,6 +118,7 @@ export const SHIPPED: LibrarySource = {
   shapes,
   pictures,
   aliases,
+  byEye,
 }
 
 /** Validates raw files. Throws on a malformed entry: a wrong shipped file is a bug, caught by the integrity test. */

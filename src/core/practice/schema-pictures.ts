@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { FAMILIES, RUNGS } from './schema-base'
 
 const towards = z.number().min(-360).max(360)
 
@@ -35,3 +36,9 @@ export const PictureSchema = z.strictObject({
 
 /** What people call something besides its name, for a search that forgives. */
 export const AliasSchema = z.strictObject({ of: z.string(), words: z.string().min(1) })
+
+/** For each rung of a family the step a teacher knows people by: what is asked when a whole list is placed by eye. */
+export const ByEyeSchema = z.strictObject({
+  family: z.enum(FAMILIES),
+  stages: z.array(z.string()).length(RUNGS.length),
+})

@@ -126,6 +126,24 @@ export const saveStudent = action(
   },
 )
 
+/** A height by itself, for a list that is typed down a column. */
+export const saveHeight = action(
+  z.object({ id: idField, stature: z.string() }),
+  ({ scope, studio, clock: { today } }, { id, stature }) => {
+    const stored = findStudent(scope, id)
+    if (!stored) return problem('This person is not in the studio any more.')
+    const height = statureField(studio.units).safeParse(stature)
+    if (!height.success) return problem(height.error.issues[0]?.message ?? '', 'stature')
+    const { name, breathS, contact, measured } = stored
+    if (height.data === null && Object.keys(measured).length > 0)
+      return problem('Lengths were measured of this person: they need a height beside them.', 'stature')
+    const body = height.data === null ? null : estimateBody({ statureCm: height.data, measured })
+    if (body && !body.ok) return problem(describeBody(body.refusal, studio), 'stature')
+    saveProfile(scope, id, { name, statureCm: height.data, breathS, contact, measured }, today)
+    return done(true)
+  },
+)
+
 export const archive = action(
   z.object({ id: idField, back: z.boolean() }),
   ({ scope, clock: { today } }, { id, back }) => {
