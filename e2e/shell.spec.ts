@@ -28,6 +28,7 @@ const PAGES = [
   '/library/CK-dolphin-hold',
   '/library/BP1',
   '/library/A18',
+  '/help',
   '/studio',
 ]
 
@@ -79,6 +80,8 @@ test('palette, shortcuts and the sheet of keys', async ({ page }) => {
   await expect(page.getByRole('heading', { level: 1, name: 'What happens when?' })).toBeVisible()
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'Keys you can press' })).toContainText('Go to Readiness')
+  await page.getByRole('link', { name: 'What the words and marks mean' }).click()
+  await expect(page.getByText('Within reach of what is asked.')).toBeVisible()
 })
 
 test('a link to nowhere leads back', async ({ page }) => {

@@ -5,6 +5,10 @@ import { POSITIONS, solvePosition } from '@/core/mechanics/positions/catalogue'
 import type { Brief } from '@/core/classes/brief'
 import { briefPerson } from '@/core/classes/reach'
 import { greedyPlan } from '@/core/planning/greedy'
+import { outlineOf } from '@/core/figure/outline'
+import { pathsOf, pictureOf } from '@/core/figure/picture'
+import { entriesOf } from '@/core/library/entries'
+import { indexOf, search } from '@/core/library/search'
 import { shippedPractice } from '@/core/practice/library'
 import { spacersFor, USUAL_BLOCK } from '@/core/props/blocks'
 import { FAMILIES } from '@/core/practice/schema'
@@ -74,6 +78,15 @@ for (const { id } of POSITIONS) bench(`position ${id}`, () => solvePosition(id, 
 for (const { id } of SETUPS) bench(`setup ${id}`, () => solveSetup(id, body.value), 10)
 const stock = Array.from({ length: 20 }, (_, i) => ({ ...USUAL_BLOCK, thickCm: i % 2 ? 7.5 : 10 }))
 bench('block search over 20 blocks', () => spacersFor(25.5, stock), 5)
+
+const drawn = solvePosition('forearm-stand-v-split', body.value)
+if (drawn.ok) {
+  bench('outline of one figure', () => outlineOf(drawn.value), 5)
+  bench('outline and its paths, full size', () => pathsOf(outlineOf(drawn.value), 10), 5)
+  bench('small picture of one figure', () => pictureOf(drawn.value), 5)
+}
+const lookup = indexOf(entriesOf(shippedPractice()))
+bench('search with a wrong letter', () => search(lookup, 'pinca mayurasana'), 5)
 
 const asOf = '2026-03-10'
 const world = demoWorld(asOf)

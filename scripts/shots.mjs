@@ -1,4 +1,5 @@
 // Retakes docs/screenshots/ from the demo data at a fixed clock. `--only name` takes one, `--out folder` puts them elsewhere.
+import { execFileSync } from 'node:child_process'
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -15,8 +16,11 @@ const given = options(process.argv.slice(2))
 const out = path.resolve(typeof given.out === 'string' ? given.out : path.join(ROOT, 'docs', 'screenshots'))
 
 const open = (href) => (page) => page.goto(href)
+/** Every shape there is, drawn by the core alone. */
+const figures = () =>
+  execFileSync('npx', ['tsx', 'scripts/figures.ts'], { cwd: ROOT, encoding: 'utf8', maxBuffer: 1 << 26 })
 const person = (name) => async (page) => {
-  await page.goto('/readiness')
+  await page.goto('/readiness?who=all')
   await page.getByRole('link', { name }).click()
   await page.getByRole('heading', { level: 1, name }).waitFor()
 }
@@ -40,7 +44,7 @@ const checkIn = async (page) => {
   await page.getByRole('group', { name: 'Energy' }).getByRole('radio', { name: '7' }).check()
 }
 const checkRound = async (page) => {
-  await page.goto('/readiness')
+  await page.goto('/readiness?who=all')
   await page.getByRole('link', { name: /Check round/ }).click()
   await page.getByText('Ready rounds').click()
   await page.getByRole('button', { name: 'Dolphin hold', exact: true }).last().click()
@@ -51,7 +55,7 @@ const checkRound = async (page) => {
   await page.getByRole('button', { name: 'End the hold' }).click()
 }
 const setup = (id, who) => async (page) => {
-  await page.goto('/readiness')
+  await page.goto('/readiness?who=all')
   const href = await page.getByRole('link', { name: who }).getAttribute('href')
   await page.goto(`/setups?student=${href.split('/').at(-1)}&setup=${id}`)
 }
@@ -103,17 +107,6 @@ const VIEWS = [
     },
   },
   { name: 'setup-kick', size: LAPTOP, go: setup('SETUP-wall-kick-forearm-block', 'Ines Calder') },
-  { name: 'setup-crow', size: LAPTOP, go: setup('SETUP-crow-brow', 'Tomas Reyle') },
-  {
-    name: 'compare',
-    size: LAPTOP,
-    go: async (page) => {
-      await setup('SETUP-wall-kick-forearm', 'Ines Calder')(page)
-      await page.getByText('Compare', { exact: true }).click()
-      await page.getByText('Right less left').waitFor()
-    },
-    full: true,
-  },
   { name: 'plan', size: LAPTOP, go: plan, full: true },
   {
     name: 'sheet',
@@ -126,6 +119,13 @@ const VIEWS = [
   },
   { name: 'teach-tablet', size: TABLET, go: teach },
   { name: 'library', size: LAPTOP, go: open('/library') },
+  { name: 'library-step', size: LAPTOP, go: open('/library/FS-10a') },
+  {
+    name: 'figures',
+    size: LAPTOP,
+    go: async (page) => page.setContent(figures()),
+    full: true,
+  },
 ]
 
 const wanted = VIEWS.filter(

@@ -49,6 +49,9 @@ it('marks where somebody stands, what comes next and what lies beneath, and look
   const fork = forks.find(({ name }) => decision.targetId?.startsWith(name))
   expect(fork?.steps[fork.first]?.stage.id).toBe(decision.targetId)
   expect(stateOf('FS-16')).toBe('ahead')
+  // Of six ways of one step the one somebody stands on is looked at, wherever it is in the list.
+  const dolphins = path('FS', evidence(placed('FS-03c'))).forks.find(({ name }) => name === 'FS-03')
+  expect(dolphins?.steps[dolphins.first]?.stage.id).toBe('FS-03c')
 })
 
 it('leaves out what a way of working hides, unless it is held', () => {

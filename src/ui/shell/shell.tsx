@@ -84,7 +84,10 @@ export function Shell({
       () => undefined,
     )
   }
-  const pages = RAIL.map(({ label, question, href }) => ({ label, description: question, href }))
+  const pages = [
+    ...RAIL.map(({ label, question, href }) => ({ label, description: question, href })),
+    { label: 'Help', description: 'What does that mean?', href: '/help' },
+  ]
   if (passedRound)
     return (
       <main id="content" tabIndex={-1} className="passed">

@@ -1,6 +1,7 @@
 'use client'
 
 import { Kbd, Modal, Table, TableTbody, TableTd, TableTh, TableThead, TableTr } from '@mantine/core'
+import { TextLink } from '../text-link'
 import { RAIL } from './rail'
 
 const HERE: readonly (readonly [string, string])[] = [
@@ -44,6 +45,9 @@ export function ShortcutSheet({ onClose }: { onClose: () => void }) {
           ))}
         </TableTbody>
       </Table>
+      <TextLink href="/help" mt="sm">
+        What the words and marks mean
+      </TextLink>
     </Modal>
   )
 }
