@@ -74,6 +74,14 @@ test('what somebody vaguely remembers is found, read, and followed both ways', a
   await expect(
     page.getByRole('region', { name: 'Good for' }).getByRole('link', { name: 'Elbows slide apart' }),
   ).toBeVisible()
+  await page.getByRole('button', { name: 'Run it' }).click()
+  const running = page.getByRole('group', { name: 'Running' })
+  await expect(running).toContainText('Set 1: hold')
+  await expect(running.getByRole('timer')).not.toHaveText('0:00')
+  await running.getByRole('button', { name: 'Next' }).click()
+  await expect(running).toContainText(/Rest|Set/)
+  await running.getByRole('button', { name: 'Stop' }).click()
+  await expect(page.getByText('Done. Rest a moment.')).toBeVisible()
   await page.getByRole('region', { name: 'Setups' }).getByRole('link').first().click()
   await page.getByRole('link', { name: 'Measure it on a body' }).click()
   await expect(page.getByRole('heading', { level: 1, name: 'Where do the hands go?' })).toBeVisible()

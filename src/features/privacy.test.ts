@@ -144,6 +144,7 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
       world.students.map((s) => s.id),
     ),
   ],
+  bodyLines: (ctx) => app.students.studentLists(ctx).current.map((s) => app.students.bodyLines(ctx, s)),
   incidentCount: (ctx) => everybody((id) => app.students.incidentCount(ctx, id)),
   shellData: (ctx) => app.studio.shellData(ctx),
   paletteEntries: (ctx) => app.studio.paletteEntries(ctx),

@@ -1,10 +1,12 @@
 import fc from 'fast-check'
 import { anyBody, bodyOf, must } from '@/testing/bodies'
+import { estimateBody } from '../body/estimate'
 import { withBuild } from '../body/build'
 import { distance, type Point } from '../mechanics/point'
 import { shippedPractice } from '../practice/library'
 import type { Drawn } from './drawn'
 import { drawFreehand, underOf } from './freehand'
+import { measuredBody } from './measured-body'
 import { pictureFor } from './picture-of'
 import { POSITIONS, solvePosition } from '../mechanics/positions/catalogue'
 import { jointsOf } from '../mechanics/skeleton'
@@ -158,4 +160,16 @@ it('has a picture of everything named, solved as asked on every body, its flesh 
     }),
     { numRuns: 400 },
   )
+})
+
+it('draws a body’s own lengths, each line as long as the length it names', () => {
+  const body = must(estimateBody({ statureCm: 168, measured: { thigh: 45 } }))
+  const drawn = measuredBody(shippedPractice(), body)
+  expect(drawn?.lines).toHaveLength(8)
+  for (const { segment, from, to, valueCm, measured } of drawn?.lines ?? []) {
+    expect(valueCm).toBe(body.length[segment].valueCm)
+    expect(Math.abs(distance(from, to) - valueCm)).toBeLessThan(0.02 * valueCm)
+    expect([segment, measured]).toEqual([segment, segment === 'thigh'])
+  }
+  expect(measuredBody({ shapes: [] }, body)).toBeNull()
 })

@@ -157,7 +157,24 @@ export function shown(check: ReadinessCheck, value: number, wording: Wording = M
   // Finer than a drawing's lengths: a threshold of 2 cm tells 2 from 2.2.
   if (check.unit === 'cm' && wording.units === 'in') return `${plain(value / CM_PER_INCH)} in`
   if (check.kind === 'yes-no') return value === 1 ? 'yes' : 'no'
-  return check.kind === 'level' ? `level ${plain(value)}` : `${plain(value)} ${check.unit}`
+  if (check.kind === 'level') return `level ${plain(value)}`
+  return check.unit === 'deg' ? `${plain(value)}°` : `${plain(value)} ${unitWord(check.unit, value)}`
+}
+
+/** One fist, two fists; repetitions are times, as they are said. */
+const ONE: Readonly<Record<string, readonly [one: string, many: string]>> = {
+  breaths: ['breath', 'breaths'],
+  days: ['day', 'days'],
+  feet: ['foot', 'feet'],
+  fists: ['fist', 'fists'],
+  hands: ['hand', 'hands'],
+  holds: ['hold', 'holds'],
+  reps: ['time', 'times'],
+}
+
+function unitWord(unit: string, value: number): string {
+  const words = ONE[unit]
+  return words ? words[value === 1 ? 0 : 1] : unit
 }
 
 /** What a check is counted in, as it stands beside a field. */

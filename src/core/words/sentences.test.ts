@@ -196,3 +196,14 @@ it('says lengths of checks in the chosen units, finer than a drawing does', () =
   expect(describeCell({ code: 'unknown-mark', mark: 'q' }, drift)).toMatch(/letter “q”/)
   expect(describeCell({ code: 'quantity-empty' }, drift, { units: 'in' })).toBe('Type a result in inches.')
 })
+
+it('counts one fist, two fists, times and degrees as they are said', () => {
+  const said = (id: string, value: number): string => shown(findById(practice.checks, id), value)
+  const fists = practice.checks.find((c) => c.unit === 'fists')
+  const reps = practice.checks.find((c) => c.unit === 'reps')
+  const angle = practice.checks.find((c) => c.unit === 'deg')
+  expect([1, 2, 1.5].map((n) => said(fists?.id ?? '', n))).toEqual(['1 fist', '2 fists', '1.5 fists'])
+  expect(said(reps?.id ?? '', 1)).toBe('1 time')
+  expect(said(reps?.id ?? '', 8)).toBe('8 times')
+  expect(said(angle?.id ?? '', 90)).toBe('90°')
+})

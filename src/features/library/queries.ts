@@ -4,6 +4,8 @@ import { pictureFor } from '@/core/figure/picture-of'
 import { entriesOf, findEntry, KINDS, type Entry, type Kind } from '@/core/library/entries'
 import { linksOf } from '@/core/library/links'
 import { indexOf, search } from '@/core/library/search'
+import { BREATH_S, fitDose } from '@/core/practice/dose'
+import { partsOfDose, type DosePart } from '@/core/practice/dose-run'
 import type { Library } from '@/core/practice/library'
 import { FAMILIES, type Family } from '@/core/practice/schema'
 import { findById } from '@/core/practice/find'
@@ -26,6 +28,8 @@ export type EntryPage = {
   picture: Picture | null
   lines: Line[]
   links: { title: string; to: { id: string; name: string; picture: Picture | null }[] }[]
+  /** Its dose part by part, for what is done by the clock or counted. */
+  parts: DosePart[]
   /** Where it can be measured on a body, for what is built. */
   bench: string | null
 }
@@ -108,8 +112,15 @@ export function entryPage({ practice, studio }: Context, id: string): EntryPage 
         picture: pictureFor(practice, other.id, anyBody()),
       })),
     })),
+    parts: partsOf(practice, entry),
     bench: entry.kind === 'setup' ? `/setups?setup=${id}` : null,
   }
+}
+
+function partsOf(practice: Library, { id, kind }: Entry): DosePart[] {
+  if (kind !== 'drill' && kind !== 'stage') return []
+  const { dose } = kind === 'drill' ? findById(practice.drills, id) : findById(practice.stages, id)
+  return partsOfDose(fitDose(dose, { breathS: BREATH_S }))
 }
 
 function sanskritOf(practice: Library, { id, kind }: Entry): string {

@@ -4,6 +4,7 @@ import type { Picture } from '@/core/figure/picture'
 import { pictureFor } from '@/core/figure/picture-of'
 import { keepsProps } from '@/core/approaches/effects'
 import { daysBetween } from '@/core/day'
+import { partsOfDose, type DosePart } from '@/core/practice/dose-run'
 import { findById } from '@/core/practice/find'
 import type { Library } from '@/core/practice/library'
 import type { Family } from '@/core/practice/schema'
@@ -52,6 +53,8 @@ export type DrillCard = {
   easier: string
   harder: string
   picture: Picture | null
+  /** Part by part, the weaker side first and once more. */
+  parts: DosePart[]
 }
 
 export type NextSteps = {
@@ -164,6 +167,7 @@ function drillCard(practice: Library, prescribed: Prescribed, body: Body): Drill
     easier: easier ?? '',
     harder: harder ?? '',
     picture: pictureFor(practice, drillId, body),
+    parts: partsOfDose(dose, weaker),
   }
 }
 

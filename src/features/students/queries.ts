@@ -1,11 +1,13 @@
 import 'server-only'
 import { formatDay } from '@/core/day'
+import { measuredBody } from '@/core/figure/measured-body'
 import { findById } from '@/core/practice/find'
 import { markOf, nearestOf, type Mark } from '@/core/readiness/mark'
 import { FAMILY_NAMES } from '@/core/words/family'
 import { lastFactDays } from '@/db/evidence'
 import { findStudent, listStudents, type StudentRecord } from '@/db/students'
 import { incidentsOf } from '@/db/incidents'
+import { bodyOfStudent } from '../body'
 import type { Context } from '../context'
 import type { ScreeningState } from '../desk/screening'
 import { BOARD } from '../desk/families'
@@ -40,6 +42,12 @@ export function profileValues({ studio: { units } }: Context, student: StudentRe
     ),
     archived: student.archivedDay !== null,
   }
+}
+
+/** Somebody’s own body with its lengths; null where no height is known. */
+export function bodyLines({ practice }: Context, student: StudentRecord): ReturnType<typeof measuredBody> {
+  const body = bodyOfStudent(student)
+  return body ? measuredBody(practice, body) : null
 }
 
 /** What was worked out of somebody, for a list. */

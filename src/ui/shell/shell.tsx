@@ -23,6 +23,9 @@ import { RAIL } from './rail'
 const ShortcutSheet = dynamic(() => import('./shortcut-sheet').then((m) => m.ShortcutSheet), { ssr: false })
 const Palette = dynamic(() => import('./palette').then((m) => m.Palette), { ssr: false })
 
+/** Used standing or kneeling: the rail makes room for the work and comes back by its button. */
+const FLOOR = /^\/(?:teach\/[^/]+(?:$|\/door)|readiness\/round\/[^/]+$)/
+
 /** Something to go to; what is of the practice has its kind and its other names. */
 export type PaletteEntry = {
   readonly label: string
@@ -60,6 +63,7 @@ export function Shell({
   const path = usePathname()
   // A tablet that is passed round shows its own screen, with nothing to press beside it and no keys that lead away.
   const passedRound = path.startsWith('/pass/')
+  const onFloor = FLOOR.test(path)
   useGoKeys(router, !passedRound)
   useHotkeys(
     passedRound
@@ -98,8 +102,8 @@ export function Shell({
   return (
     <AppShell
       header={{ height: 56 }}
-      navbar={{ width: 196, breakpoint: 'sm', collapsed: { mobile: !opened } }}
-      padding={{ base: 'sm', sm: 'xl' }}
+      navbar={{ width: 196, breakpoint: 'sm', collapsed: { mobile: !opened, desktop: onFloor && !opened } }}
+      padding={{ base: 'sm', sm: onFloor ? 'md' : 'xl' }}
       styles={{ header: { background: 'var(--paper)' }, navbar: { background: 'var(--paper)' } }}
     >
       <a className="skip" href="#content">
@@ -111,7 +115,7 @@ export function Shell({
             <Burger
               opened={opened}
               onClick={toggle}
-              hiddenFrom="sm"
+              {...(onFloor ? {} : { hiddenFrom: 'sm' })}
               aria-label={opened ? 'Close the menu' : 'Open the menu'}
             />
             <PlumbMark />

@@ -5,6 +5,7 @@ import { notFound } from 'next/navigation'
 import classes from '@/features/library/components/library.module.css'
 import { entryPage } from '@/features/library/queries'
 import { page } from '@/features/page'
+import { DoseRunner } from '@/ui/dose-runner'
 import { Figure } from '@/ui/figure/figure'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
@@ -36,6 +37,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
         </dl>
         {entry.picture ? <Figure picture={entry.picture} height={220} plumb label={entry.name} /> : null}
       </div>
+      {entry.parts.length === 0 ? null : <DoseRunner parts={entry.parts} />}
       <Stack mt="lg" gap="md">
         {entry.links.map(({ title, to }) => (
           <section key={title} aria-label={title}>

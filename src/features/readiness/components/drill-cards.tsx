@@ -1,4 +1,5 @@
 import { Text } from '@mantine/core'
+import { DoseRunner } from '@/ui/dose-runner'
 import { Figure } from '@/ui/figure/figure'
 import { TextLink } from '@/ui/text-link'
 import type { DrillCard } from '../next-steps-queries'
@@ -36,6 +37,7 @@ export function DrillCards({ drills }: { drills: readonly DrillCard[] }) {
                 <strong>Harder:</strong> {drill.harder}
               </Text>
             )}
+            <DoseRunner parts={drill.parts} />
           </div>
         </li>
       ))}

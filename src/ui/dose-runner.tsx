@@ -1,0 +1,70 @@
+'use client'
+
+import { Button, Group, Stack, Text } from '@mantine/core'
+import { useEffect, useState } from 'react'
+import type { DosePart } from '@/core/practice/dose-run'
+import { formatClock } from '@/core/units'
+import { useStopwatch } from '@/device/use-stopwatch'
+
+/** A dose run part by part: holds and rests by the clock, repetitions by a tap; each part says what it is. */
+export function DoseRunner({ parts }: { parts: readonly DosePart[] }) {
+  const [at, setAt] = useState<number | null>(null)
+  const { seconds, start, reset } = useStopwatch()
+  const part = at === null ? undefined : parts[at]
+  const left = part && part.kind !== 'reps' ? Math.max(0, part.seconds - seconds) : null
+  const go = (next: number): void => {
+    setAt(next)
+    if (next < parts.length) start()
+    else reset()
+  }
+  // A timed part ends by itself; a count ends with a tap.
+  useEffect(() => {
+    if (at === null || !part || part.kind === 'reps') return
+    const timer = setTimeout(() => {
+      setAt(at + 1)
+      if (at + 1 < parts.length) start()
+      else reset()
+    }, part.seconds * 1000)
+    return () => clearTimeout(timer)
+  }, [at, part, parts.length, start, reset])
+
+  if (parts.length === 0) return null
+  if (at === null || at >= parts.length)
+    return (
+      <Group className="no-print">
+        <Button size="lg" mih={56} onClick={() => go(0)}>
+          {at === null ? 'Run it' : 'Once more'}
+        </Button>
+        <Text role="status">{at === null ? '' : 'Done. Rest a moment.'}</Text>
+      </Group>
+    )
+  return (
+    <Stack gap="xs" className="no-print card" role="group" aria-label="Running">
+      <Text fz="xl" fw={650} aria-live="polite">
+        {part ? saidOf(part) : ''}
+      </Text>
+      {left === null ? null : (
+        <Text fz={52} fw={650} lh={1} role="timer" aria-label="Time left in this part">
+          {formatClock(Math.ceil(left))}
+        </Text>
+      )}
+      <Group>
+        <Button size="lg" mih={56} onClick={() => go(at + 1)}>
+          {left === null ? 'Done' : 'Next'}
+        </Button>
+        <Button size="lg" mih={56} variant="default" onClick={() => go(parts.length)}>
+          Stop
+        </Button>
+        <Text c="dimmed">
+          Part {at + 1} of {parts.length}
+        </Text>
+      </Group>
+    </Stack>
+  )
+}
+
+function saidOf(part: DosePart): string {
+  if (part.kind === 'rest') return 'Rest'
+  const side = part.side === null ? '' : `, ${part.side}`
+  return part.kind === 'hold' ? `Set ${part.set}${side}: hold` : `Set ${part.set}${side}: ${part.reps} times`
+}
