@@ -1,5 +1,5 @@
 import { Text } from '@mantine/core'
-import { DoseRunner } from '@/ui/dose-runner'
+import { DoseRunner } from './dose-runner'
 import { Figure } from '@/ui/figure/figure'
 import { TextLink } from '@/ui/text-link'
 import type { DrillCard } from '../next-steps-queries'
