@@ -65,8 +65,11 @@ export function StudentTable({
                     underline="never"
                     className={classes.nearest}
                   >
-                    <StatusMark outcome={row.nearest.mark} size={18} /> {row.nearest.family}:{' '}
-                    {row.nearest.next}
+                    <StatusMark outcome={row.nearest.mark} size={18} />
+                    <span>
+                      {row.nearest.next}
+                      <small>{row.nearest.family}</small>
+                    </span>
                   </TextLink>
                 ) : null}
               </TableTd>

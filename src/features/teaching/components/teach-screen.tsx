@@ -12,6 +12,7 @@ import { PersonStrip } from './person-strip'
 import { useClassRun } from './use-class-run'
 import { useElapsed } from './use-elapsed'
 import { Apart } from '@/ui/apart'
+import classes from './teach-screen.module.css'
 
 /** One timer, whose turn it is, and a tap for what came of it. */
 export function TeachScreen({ data }: { data: TeachData }) {
@@ -60,22 +61,11 @@ export function TeachScreen({ data }: { data: TeachData }) {
     )
   return (
     <Stack gap="md">
-      <Group justify="space-between" align="flex-end">
-        <div>
-          <Text c="dimmed">
-            Block {run.blockIndex + 1} of {plan.blocks.length}
-          </Text>
-          <Title order={2} fz={{ base: 26, sm: 34 }}>
-            {data.titles[run.blockIndex]}
-          </Title>
-        </div>
-        <Text fz={{ base: 44, sm: 64 }} fw={650} lh={1} role="timer" aria-label="Time left in this block">
-          {formatClock(moment.turn ? moment.turn.leftS : moment.leftS)}
-        </Text>
-      </Group>
-      <Progress
-        value={block ? Math.min(100, (elapsed / block.seconds) * 100) : 0}
-        aria-label="How far through this block"
+      <Clock
+        title={data.titles[run.blockIndex] ?? ''}
+        part={`Block ${run.blockIndex + 1} of ${plan.blocks.length}`}
+        leftS={moment.turn ? moment.turn.leftS : moment.leftS}
+        through={block ? elapsed / block.seconds : 0}
       />
       {moment.turn ? (
         <Text fz="xl" aria-live="polite">
@@ -131,6 +121,36 @@ export function TeachScreen({ data }: { data: TeachData }) {
         ) : null}
       </Group>
     </Stack>
+  )
+}
+
+/** What is on and how long it still is, in sight while the people scroll. */
+function Clock({
+  title,
+  part,
+  leftS,
+  through,
+}: {
+  title: string
+  part: string
+  leftS: number
+  through: number
+}) {
+  return (
+    <div className={classes.clock}>
+      <Group justify="space-between" align="flex-end">
+        <div>
+          <Text c="dimmed">{part}</Text>
+          <Title order={2} fz={{ base: 26, sm: 34 }}>
+            {title}
+          </Title>
+        </div>
+        <Text fz={{ base: 44, sm: 64 }} fw={650} lh={1} role="timer" aria-label="Time left in this block">
+          {formatClock(leftS)}
+        </Text>
+      </Group>
+      <Progress value={Math.min(100, through * 100)} aria-label="How far through this block" />
+    </div>
   )
 }
 

@@ -1,3 +1,4 @@
+import { Group } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { CheckRound } from '@/features/readiness/components/check-round'
@@ -14,7 +15,9 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
   if (!data) notFound()
   return (
     <>
-      <PageHead title="What would settle most?" lead={`${data.title}: in pairs, one does, one watches.`}>
+      <PageHead title="What would settle most?" lead={`${data.title}: in pairs, one does, one watches.`} />
+      <CheckRound data={data} />
+      <Group mt="lg">
         <LinkButton href={`/readiness/round/${id}/card`} variant="default">
           Card to print
         </LinkButton>
@@ -24,8 +27,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
         <LinkButton href="/readiness" variant="default">
           Everybody’s readiness
         </LinkButton>
-      </PageHead>
-      <CheckRound data={data} />
+      </Group>
     </>
   )
 })
