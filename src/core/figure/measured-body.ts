@@ -16,8 +16,8 @@ export type BodyLine = {
   readonly measured: boolean
 }
 
-/** Lines stand off the body by these fractions of stature: to the left of it, over the arm, and under the foot. */
-const OFF = { left: 0.13, over: 0.075, under: 0.035 } as const
+/** Lines stand off the body by these fractions of stature: to the left of it, over the head, and under the foot. */
+const OFF = { left: 0.13, over: 0.03, under: 0.035 } as const
 /** The shape that shows every length from the side. */
 const SHAPE = 'stand-arms-level'
 
@@ -35,7 +35,7 @@ export function measuredBody(
   const { crown, shoulder, hip, elbow, wrist, fingertip, legs } = drawn.skeleton
   const { knee, ankle, heel, toe } = legs[0]
   const left = hip.x - OFF.left * body.statureCm
-  const over = shoulder.y + OFF.over * body.statureCm
+  const over = crown.y + OFF.over * body.statureCm
   const under = -OFF.under * body.statureCm
   const line = (segment: SegmentName, from: Point, to: Point): BodyLine => {
     const { valueCm, sdCm, source } = body.length[segment]
