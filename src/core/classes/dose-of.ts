@@ -1,4 +1,4 @@
-import { fitDose, type FittedDose } from '../practice/dose'
+import { fitDose, lessBy, type FittedDose } from '../practice/dose'
 import type { Stage } from '../practice/schema'
 import type { BriefPerson } from './brief'
 import type { Change } from './change'
@@ -17,11 +17,5 @@ export function doseOf(
     mostSeconds: change?.mostSeconds ?? null,
     mostAttempts: person.mostAttempts,
   })
-  const share = change?.share ?? 1
-  if (share === 1) return fitted
-  // A limit may go under the dose's own range, which a measured level never does.
-  const part = (n: number | null): number | null => (n === null ? null : Math.max(1, Math.floor(n * share)))
-  return fitted.reps === null
-    ? { ...fitted, sets: part(fitted.sets) ?? 1, cap: part(fitted.cap) }
-    : { ...fitted, reps: part(fitted.reps), cap: part(fitted.cap) }
+  return lessBy(fitted, change?.share ?? 1)
 }

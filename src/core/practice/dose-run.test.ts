@@ -6,7 +6,7 @@ import { shippedPractice } from './library'
 const practice = shippedPractice()
 const doses = [...practice.stages, ...practice.drills].map(({ id, dose }) => ({ id, dose }))
 
-it('does every set on every side, never two rests together, and never ends on one', () => {
+it('does every set on every side within its tries, rest between any two holds, and never ends on one', () => {
   fc.assert(
     fc.property(
       fc.constantFrom(...doses),
@@ -19,10 +19,18 @@ it('does every set on every side, never two rests together, and never ends on on
         const sides = fitted.perSide ? 2 : 1
         const each = fitted.holdS === null ? (fitted.reps === null ? 0 : 1) : (fitted.reps ?? 1)
         const again = first !== null && fitted.perSide ? each : 0
-        expect(work).toHaveLength(fitted.sets * sides * each + again)
+        const whole = fitted.sets * sides * each + again
+        if (fitted.cap === null) expect(work).toHaveLength(whole)
+        else expect(work.length).toBeLessThanOrEqual(whole)
+        // No more tries than the dose allows, and no two holds that run into one.
+        const tries = work.reduce((sum, p) => sum + (p.kind === 'reps' ? p.reps : 1), 0)
+        expect(tries).toBeLessThanOrEqual(fitted.cap ?? Infinity)
+        parts.forEach((p, i) => {
+          if (p.kind === 'hold' && i > 0) expect(parts[i - 1]?.kind).toBe('rest')
+        })
         expect(parts.at(-1)?.kind).not.toBe('rest')
         expect(parts.some((p, i) => p.kind === 'rest' && parts[i + 1]?.kind === 'rest')).toBe(false)
-        if (again > 0) {
+        if (again > 0 && fitted.cap === null) {
           expect(work[0]).toMatchObject({ side: first })
           expect(work.at(-1)).toMatchObject({ side: first })
         }
@@ -53,5 +61,5 @@ it('rests as long as it says, else as long as the work, and reckons the time', (
   expect(secondsOfParts(partsOfDose(counted))).toBe(5 * 3 + 30 + 5 * 3)
   expect(
     partsOfDose({ ...plain, sets: 1, perSide: true }, 'right').map((p) => ('side' in p ? p.side : 'rest')),
-  ).toEqual(['right', 'left', 'rest', 'right'])
+  ).toEqual(['right', 'rest', 'left', 'rest', 'right'])
 })

@@ -70,3 +70,12 @@ export function fitDose(dose: Dose, by: Partial<FitBy> = {}): FittedDose {
     note: dose.note ?? '',
   }
 }
+
+/** The part of a dose that a limit leaves. It may go under the dose's own range, which a measured level never does. */
+export function lessBy(fitted: FittedDose, share: number): FittedDose {
+  if (share === 1) return fitted
+  const part = (n: number | null): number | null => (n === null ? null : Math.max(1, Math.floor(n * share)))
+  return fitted.reps === null
+    ? { ...fitted, sets: part(fitted.sets) ?? 1, cap: part(fitted.cap) }
+    : { ...fitted, reps: part(fitted.reps), cap: part(fitted.cap) }
+}

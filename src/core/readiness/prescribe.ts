@@ -1,8 +1,8 @@
 import type { Library } from '../practice/library'
 import { findById } from '../practice/find'
-import { fitDose, type FittedDose } from '../practice/dose'
+import { fitDose, lessBy, type FittedDose } from '../practice/dose'
 import type { Drill } from '../practice/schema'
-import { judgeLoad } from '../screening/caps'
+import { changeOn, type Change } from '../classes/change'
 import { checksOf, COVERS_FROM, type Capability } from './capabilities'
 import type { GateResult } from './gate'
 import type { SideGap } from './sides'
@@ -14,6 +14,8 @@ export type Prescribed = {
   readonly minutes: number
   /** The drill's own dose, fitted: measured level, own breath, tired or not, what limits leave. */
   readonly dose: FittedDose
+  /** What limits change about it, beyond the dose; null where they leave it as it is. */
+  readonly change: Change | null
   /** Checks and faults that it is for. */
   readonly covers: readonly string[]
   /** The side to begin with and to give one set more, where one is behind. */
@@ -90,14 +92,17 @@ export function prescribe(
     minutes -= drill.minutes
     const shares = best.covers.flatMap((need) => shareOf(results.get(need)) ?? [])
     const sided = drill.dose.perSide || /altern|side/.test(drill.sides)
+    const change = changeOn(drill, given.within)
+    const fitted = fitDose(drill.dose, {
+      breathS: given.breathS,
+      share: Math.min(1, ...shares, given.tired ? TIRED_SHARE : 1),
+      mostSeconds: change?.mostSeconds ?? null,
+    })
     taken.push({
       drillId: drill.id,
       minutes: drill.minutes,
-      dose: fitDose(drill.dose, {
-        breathS: given.breathS,
-        share: Math.min(1, ...shares, given.tired ? TIRED_SHARE : 1),
-        mostSeconds: judgeLoad(drill.load, given.within).mostSeconds,
-      }),
+      dose: lessBy(fitted, change?.share ?? 1),
+      change,
       covers: best.covers,
       weaker: sided ? (best.covers.flatMap((need) => weaker.get(need) ?? [])[0] ?? null) : null,
       easier: drill.easier ?? null,
