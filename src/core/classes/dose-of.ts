@@ -5,10 +5,11 @@ import type { Change } from './change'
 
 /**
  * What one person does of a stage in a class: the stage's own dose by their own breath, within what limits leave of holds
- * and repetitions, and within the attempts they have.
+ * and repetitions, and within the attempts they have; outside a class nobody counts
+ * them.
  */
 export function doseOf(
-  person: Pick<BriefPerson, 'breathS' | 'mostAttempts'>,
+  person: Pick<BriefPerson, 'breathS'> & { readonly mostAttempts: number | null },
   stage: Pick<Stage, 'dose'>,
   change: Pick<Change, 'mostSeconds' | 'share'> | null,
 ): FittedDose {

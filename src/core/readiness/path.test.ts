@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { evidence, placed, ready, saw, TODAY } from '@/testing/evidence'
+import { did, evidence, placed, ready, saw, TODAY } from '@/testing/evidence'
 import { shippedPractice } from '../practice/library'
 import { FAMILIES, LOAD_TAGS } from '../practice/schema'
 import { NO_LIMITS, type Cap, type Caps } from '../screening/caps'
@@ -52,6 +52,19 @@ it('marks where somebody stands, what comes next and what lies beneath, and look
   // Of six ways of one step the one somebody stands on is looked at, wherever it is in the list.
   const dolphins = path('FS', evidence(placed('FS-03c'))).forks.find(({ name }) => name === 'FS-03')
   expect(dolphins?.steps[dolphins.first]?.stage.id).toBe('FS-03c')
+})
+
+it('says of a step back that it is gone back to, not that it comes next', () => {
+  const { forks, decision } = path(
+    'FS',
+    evidence(
+      placed('FS-05'),
+      did('FS-05', 1, { outcome: 'not-yet', exitControlled: false, endedBy: 'self' }),
+    ),
+  )
+  expect(decision.outcome).toBe('step-back')
+  const states = forks.flatMap((f) => f.steps).filter(({ stage }) => stage.id === decision.targetId)
+  expect(states.map(({ state }) => state)).toEqual(['back'])
 })
 
 it('leaves out what a way of working hides, unless it is held', () => {

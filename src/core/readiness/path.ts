@@ -6,10 +6,10 @@ import type { Decision } from './decide'
 import { ladderOf } from './ladder'
 
 /**
- * How a stage stands to somebody: held, where they stand, the next one, another that could be next, further on, or
- * closed to them. What is closed is closed whatever else it is.
+ * How a stage stands to somebody: held, where they stand, the next one, the one to go back to, another that could be
+ * next, further on, or closed to them. What is closed is closed whatever else it is.
  */
-export type StepState = 'held' | 'standing' | 'next' | 'open' | 'ahead' | 'closed'
+export type StepState = 'held' | 'standing' | 'next' | 'back' | 'open' | 'ahead' | 'closed'
 export type Step = { readonly stage: Stage; readonly state: StepState }
 
 /** Branches of one numbered step side by side, and which of them is looked at first. */
@@ -23,7 +23,7 @@ export type Fork = {
 }
 
 /** Which of several branches tells most: where somebody stands, what comes next, then what is held. */
-const TELLS: readonly StepState[] = ['standing', 'next', 'open', 'held', 'ahead', 'closed']
+const TELLS: readonly StepState[] = ['standing', 'back', 'next', 'open', 'held', 'ahead', 'closed']
 
 /**
  * The whole ladder of a family as one person meets it, foot first.
@@ -37,12 +37,12 @@ export function pathOf(
   limits: Limits,
   hidden: ReadonlySet<string>,
 ): Fork[] {
-  const { family, standing, targetId } = decision
+  const { family, standing, targetId, outcome } = decision
   const open = new Set(decision.branches.map(({ stageId }) => stageId))
   const stateOf = (stage: Stage): StepState => {
     if (closesStage(practice, limits, stage)) return 'closed'
     if (stage.id === standing?.stageId) return 'standing'
-    if (stage.id === targetId) return 'next'
+    if (stage.id === targetId) return outcome === 'step-back' ? 'back' : 'next'
     if (credited.has(stage.id)) return 'held'
     return open.has(stage.id) ? 'open' : 'ahead'
   }

@@ -34,6 +34,9 @@ export function referralIn(limits: readonly Limit[]): string | null {
   return limits.find(({ refer }) => refer !== undefined)?.instead ?? null
 }
 
+/** In place of a limit's words, where others can see the screen. */
+export const LIMIT_HIDDEN = 'A limit acts here; its words are hidden on this screen.'
+
 /** A limit on a stage, what would lift it and what to do instead; it never says why. */
 export function describeLimit(
   { verdict, because, instead }: { verdict: Verdict; because: readonly Limit[]; instead: Instead | null },

@@ -4,6 +4,7 @@ import { findById } from '@/core/practice/find'
 import type { Decision } from '@/core/readiness/decide'
 import type { Context } from '../context'
 import { describeDose } from '@/core/words/dose'
+import { LIMIT_HIDDEN } from '@/core/words/limit'
 import { describeGate, describeReason, stageName } from '@/core/words/reason'
 
 export type DecisionView = {
@@ -34,9 +35,7 @@ export function viewDecision(
 ): DecisionView {
   const target = decision.targetId === null ? null : findById(practice.stages, decision.targetId)
   const reasons = decision.reasons.map((reason) =>
-    privacy.hidden && reason.code === 'limited'
-      ? 'A limit acts here; its words are hidden on this screen.'
-      : describeReason(reason, practice, wording),
+    privacy.hidden && reason.code === 'limited' ? LIMIT_HIDDEN : describeReason(reason, practice, wording),
   )
   const missing = decision.missing.map((result) => describeGate(result, practice, wording))
   return {

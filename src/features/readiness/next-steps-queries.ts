@@ -33,6 +33,7 @@ import {
   weakerFirst,
 } from '@/core/words/next-steps'
 import { describeDose } from '@/core/words/dose'
+import { describeChange } from '@/core/words/plan'
 import { faultName } from '@/core/words/reason'
 import type { StudentRecord } from '@/db/students'
 import { anyBody, bodyOfStudent } from '../body'
@@ -48,6 +49,8 @@ export type DrillCard = {
   minutes: number
   do: string
   lookFor: string
+  /** How limits change it, besides the dose; empty where they do not, or on a private screen. */
+  changed: string
   /** Which side begins, where one is behind. */
   side: string
   easier: string
@@ -132,7 +135,7 @@ export function nextSteps(
         tired: isTired(checkIn),
         loaded: jointsLoaded(practice, evidence, today),
       },
-    ).map((d) => drillCard(practice, d, body)),
+    ).map((d) => drillCard(practice, d, body, privacy.hidden)),
     faults: faultsLately.map((id) => ({
       name: faultName(practice, id),
       text: describeHelp(
@@ -152,8 +155,8 @@ export function nextSteps(
   }
 }
 
-function drillCard(practice: Library, prescribed: Prescribed, body: Body): DrillCard {
-  const { drillId, minutes, dose, covers, weaker, easier, harder } = prescribed
+function drillCard(practice: Library, prescribed: Prescribed, body: Body, hidden: boolean): DrillCard {
+  const { drillId, minutes, dose, change, covers, weaker, easier, harder } = prescribed
   const drill = findById(practice.drills, drillId)
   return {
     id: drillId,
@@ -163,6 +166,7 @@ function drillCard(practice: Library, prescribed: Prescribed, body: Body): Drill
     minutes,
     do: drill.do,
     lookFor: drill.lookFor,
+    changed: hidden ? '' : describeChange(change),
     side: weakerFirst(weaker),
     easier: easier ?? '',
     harder: harder ?? '',

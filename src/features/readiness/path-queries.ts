@@ -3,7 +3,8 @@ import { cueFor } from '@/core/approaches/effects'
 import { hiddenStages } from '@/core/approaches/resolve'
 import { pictureFor } from '@/core/figure/picture-of'
 import type { Picture } from '@/core/figure/picture'
-import { fitDose } from '@/core/practice/dose'
+import { changeOn } from '@/core/classes/change'
+import { doseOf } from '@/core/classes/dose-of'
 import { findById } from '@/core/practice/find'
 import type { Stage } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
@@ -12,8 +13,9 @@ import { pathOf, type StepState } from '@/core/readiness/path'
 import { insteadOf } from '@/core/screening/instead'
 import { judgeStage } from '@/core/screening/stage-limits'
 import { describeDose } from '@/core/words/dose'
-import { describeLimit } from '@/core/words/limit'
+import { describeLimit, LIMIT_HIDDEN } from '@/core/words/limit'
 import { meterOf, type Meter } from '@/core/words/meter'
+import { describeChange } from '@/core/words/plan'
 import { describeAsked } from '@/core/words/reason'
 import type { StudentRecord } from '@/db/students'
 import { anyBody, bodyOfStudent } from '../body'
@@ -29,13 +31,15 @@ export type StepView = {
   picture: Picture | null
 }
 /** One numbered step: the branch that tells most is drawn, the others are named. */
-export type ForkView = { name: string; rung: number; shown: StepView; others: Omit<StepView, 'picture'>[] }
+export type ForkView = { name: string; shown: StepView; others: Omit<StepView, 'picture'>[] }
 
 /** One step with everything a teacher says and does at it; a closed one says what to do instead and nothing more. */
 export type StepOpen = StepView & {
   sanskrit: string
-  /** What closes it and what to do instead; empty where nothing does. */
-  closed: string
+  /** What closes or changes it tonight, and what to do instead; empty where no limit acts. */
+  limit: string
+  /** Whether the decision speaks of this step: what comes next, or at the top where somebody stands. */
+  answers: boolean
   do: string
   lookFor: string
   say: string
@@ -66,7 +70,8 @@ export function personPath(
   const body = bodyOfStudent(student) ?? anyBody()
   const { credited } = groundOf(practice, judge.evidence(id), clock.today)
   const hidden = hiddenStages(practice, judge.approaches(id))
-  const forks = pathOf(practice, decision, credited, judge.limits(id), hidden)
+  // What tonight closes is closed here too, whatever stands.
+  const forks = pathOf(practice, decision, credited, judge.tonight(id), hidden)
   const view = (stage: Stage, state: StepState): Omit<StepView, 'picture'> => ({
     id: stage.id,
     name: stage.name,
@@ -74,18 +79,16 @@ export function personPath(
     state,
   })
   const steps = forks.flatMap((fork) => fork.steps)
+  const spokenOf = decision.targetId ?? decision.standing?.stageId
   const opened =
-    steps.find(({ stage }) => stage.id === stepId) ??
-    steps.find(({ stage }) => stage.id === decision.targetId) ??
-    steps.find(({ state }) => state === 'standing')
+    steps.find(({ stage }) => stage.id === stepId) ?? steps.find(({ stage }) => stage.id === spokenOf)
   return {
-    forks: forks.flatMap(({ name, rung, steps: branches, first }) => {
+    forks: forks.flatMap(({ name, steps: branches, first }) => {
       const shown = branches[first]
       if (!shown) return []
       return [
         {
           name,
-          rung,
           shown: { ...view(shown.stage, shown.state), picture: pictureFor(practice, shown.stage.id, body) },
           others: branches.filter((b) => b !== shown).map((b) => view(b.stage, b.state)),
         },
@@ -97,6 +100,7 @@ export function personPath(
           decision,
           credited,
           stage: opened.stage,
+          answers: opened.stage.id === spokenOf,
           ...view(opened.stage, opened.state),
         })
       : null,
@@ -108,6 +112,7 @@ type Opening = Omit<StepView, 'picture'> & {
   readonly decision: Decision
   readonly credited: ReadonlySet<string>
   readonly stage: Stage
+  readonly answers: boolean
 }
 
 function openStep(ctx: Context, judge: Judge, opening: Opening): StepOpen {
@@ -120,16 +125,14 @@ function shutStep(
   judge: Judge,
   { student, decision: _decision, credited, stage, ...view }: Opening,
 ): StepOpen {
-  const limits = judge.limits(student.id)
+  const limits = judge.tonight(student.id)
   const { verdict, because } = judgeStage(practice, stage, limits)
   const instead = insteadOf(practice, stage, limits, { held: credited })
   return {
     ...view,
     ...NOTHING_SAID,
     sanskrit: stage.sanskrit ?? '',
-    closed: privacy.hidden
-      ? 'Closed for now; its words are hidden on this screen.'
-      : describeLimit({ verdict, because, instead }, practice),
+    limit: privacy.hidden ? LIMIT_HIDDEN : describeLimit({ verdict, because, instead }, practice),
   }
 }
 
@@ -152,7 +155,8 @@ function taughtStep(
   judge: Judge,
   { student, decision, credited: _credited, stage, ...view }: Opening,
 ): StepOpen {
-  const { practice, studio } = ctx
+  const { practice, studio, privacy } = ctx
+  const change = changeOn(stage, judge.tonight(student.id))
   const own = bodyOfStudent(student)
   const ways = judge.approaches(student.id)
   const setupId = stage.setups[0] ?? null
@@ -161,11 +165,11 @@ function taughtStep(
     ...view,
     sanskrit: stage.sanskrit ?? '',
     picture: pictureFor(practice, stage.id, own ?? anyBody()),
-    closed: '',
+    limit: change && privacy.hidden ? LIMIT_HIDDEN : describeChange(change),
     do: stage.do,
     lookFor: stage.lookFor,
     say: cueFor(practice, ways, stage),
-    dose: describeDose(fitDose(stage.dose, { breathS: student.breathS })),
+    dose: describeDose(doseOf({ breathS: student.breathS, mostAttempts: null }, stage, change)),
     out: stage.exits.map((exit) => findById(practice.exits, exit)).map((e) => `${e.name}: ${e.do}`),
     numbers: own && setupId ? handNumbers(ctx, own, setupId, ways) : [],
     setupId,

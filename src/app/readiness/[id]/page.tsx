@@ -1,4 +1,4 @@
-import { Grid, GridCol, Stack, Text } from '@mantine/core'
+import { Grid, GridCol, Stack } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { AnswerPanel } from '@/features/readiness/components/answer-panel'
@@ -36,7 +36,6 @@ export default page<{
   if (!found) notFound()
   // What is drawn stays on the server: the forms need none of it.
   const { path, next, turnings, ...person } = found
-  const isNext = path.open !== null && path.open.id === person.decision.target?.id
   return (
     <>
       <PageHead title={person.name} lead="What has been shown, and what comes next?">
@@ -53,16 +52,14 @@ export default page<{
               <StepOpened
                 step={path.open}
                 studentId={id}
-                decision={isNext ? person.decision : null}
+                decision={path.open.answers ? person.decision : null}
                 outcome={person.decision.outcome}
                 tonight={person.tonight}
               />
-            ) : (
-              <Text>The top of this ladder. Hold it well, or deepen it.</Text>
-            )}
-            {isNext || path.open === null ? null : (
+            ) : null}
+            {path.open?.answers === false ? (
               <TextLink href={`/readiness/${id}?family=${family}`}>Back to what comes next</TextLink>
-            )}
+            ) : null}
             {person.answer ? <AnswerPanel studentId={id} answer={person.answer} /> : null}
             <NextSteps next={next} />
             <Turnings turnings={turnings} href={`/readiness/${id}?family=${family}&turns=1`} />

@@ -22,6 +22,7 @@ export function DrillCards({ drills }: { drills: readonly DrillCard[] }) {
               For {drill.aim}. About {drill.minutes} min.
             </Text>
             <Text fw={600}>{drill.dose}</Text>
+            {drill.changed === '' ? null : <Text fw={600}>{drill.changed}</Text>}
             {drill.side === '' ? null : <Text fw={600}>{drill.side}</Text>}
             <Text size="sm">{drill.do}</Text>
             <Text size="sm">

@@ -30,7 +30,7 @@ export function StepOpened({ step, studentId, decision, outcome, tonight }: Prop
             </Title>
           </Group>
           {step.sanskrit === '' ? null : <Text c="dimmed">{step.sanskrit}</Text>}
-          {step.closed === '' ? null : <Text fw={600}>{step.closed}</Text>}
+          {step.limit === '' ? null : <Text fw={600}>{step.limit}</Text>}
           {decision && tonight !== '' ? <Text role="note">{tonight}</Text> : null}
           {step.dose === '' ? null : (
             <Text>
@@ -40,7 +40,7 @@ export function StepOpened({ step, studentId, decision, outcome, tonight }: Prop
         </div>
         {step.picture ? <Figure picture={step.picture} height={150} plumb label={step.name} /> : null}
       </div>
-      {decision ? <Reasons decision={decision} /> : null}
+      {decision ? <Reasons decision={decision} limit={step.limit} /> : null}
       <Meters meters={step.meters} />
       <Words step={step} />
       {step.setupId ? (
@@ -86,8 +86,8 @@ function Words({ step }: { step: StepOpen }) {
 }
 
 /** What bears on the answer besides what is asked. */
-function Reasons({ decision: { reasons, missing, met } }: { decision: DecisionView }) {
-  const told = new Set([...missing, ...met])
+function Reasons({ decision: { reasons, missing, met }, limit }: { decision: DecisionView; limit: string }) {
+  const told = new Set([...missing, ...met, limit])
   const rest = reasons.filter((line) => !told.has(line))
   if (rest.length === 0) return null
   return (

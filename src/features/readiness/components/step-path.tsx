@@ -8,6 +8,7 @@ const STATE_WORD: Readonly<Record<StepState, string>> = {
   held: 'held',
   standing: 'stands here',
   next: 'comes next',
+  back: 'go back to this',
   open: 'also possible',
   ahead: 'further on',
   closed: 'closed for now',
@@ -73,6 +74,7 @@ function Others({
               href={href(step.id)}
               scroll={false}
               data-state={step.state}
+              aria-label={`${step.name}: ${STATE_WORD[step.state]}`}
               aria-current={step.id === openId ? 'step' : undefined}
             >
               {step.short}
