@@ -1,24 +1,18 @@
 import 'server-only'
-import { BREATH_S, fitDose } from '@/core/practice/dose'
 import { findById } from '@/core/practice/find'
 import type { Decision } from '@/core/readiness/decide'
 import type { Context } from '../context'
-import { describeDose } from '@/core/words/dose'
 import { LIMIT_HIDDEN } from '@/core/words/limit'
 import { describeGate, describeReason, stageName } from '@/core/words/reason'
 
 export type DecisionView = {
   outcome: Decision['outcome']
   standing: string | null
-  /** Without a setup where limits close what comes next. */
-  target: { id: string; name: string; setupId: string | null } | null
-  /** How much of it, in words; empty where there is nothing to do. */
-  dose: string
+  target: { id: string; name: string } | null
   reasons: string[]
   missing: string[]
   /** What is asked and met. */
   met: string[]
-  wouldChange: string | null
   /** One line for a list. */
   summary: string
 }
@@ -30,8 +24,6 @@ export type DecisionView = {
 export function viewDecision(
   { practice, studio: wording, privacy }: Pick<Context, 'practice' | 'studio' | 'privacy'>,
   decision: Decision,
-  /** Own breath, s. */
-  breathS: number = BREATH_S,
 ): DecisionView {
   const target = decision.targetId === null ? null : findById(practice.stages, decision.targetId)
   const reasons = decision.reasons.map((reason) =>
@@ -41,21 +33,13 @@ export function viewDecision(
   return {
     outcome: decision.outcome,
     standing: decision.standing ? stageName(practice, decision.standing.stageId) : null,
-    target: target
-      ? {
-          id: target.id,
-          name: target.name,
-          setupId: decision.outcome === 'not-now' ? null : (target.setups[0] ?? null),
-        }
-      : null,
-    dose: target && decision.outcome !== 'not-now' ? describeDose(fitDose(target.dose, { breathS })) : '',
+    target: target ? { id: target.id, name: target.name } : null,
     reasons,
     missing,
     met: decision.reasons.flatMap((r) =>
       r.code === 'gate' && r.result.state === 'met' ? [describeGate(r.result, practice, wording)] : [],
     ),
     summary: summaryOf(decision, reasons, missing),
-    wouldChange: decision.wouldChange ? describeGate(decision.wouldChange, practice, wording) : null,
   }
 }
 

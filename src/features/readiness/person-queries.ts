@@ -145,7 +145,7 @@ export function personReadiness(
     spans: spansOfStudent(student),
     family,
     families: BOARD.map((f) => ({ id: f, name: FAMILY_NAMES[f], outcome: markOf(decisionOf(f)) })),
-    decision: viewDecision(ctx, decision, student.breathS),
+    decision: viewDecision(ctx, decision),
     tonight: privacy.hidden ? '' : tonightLine(ctx, judge, decision),
     answer: answerView(ctx, judge, decision),
     next: nextSteps(ctx, judge, decision, student),
