@@ -13,7 +13,7 @@ import {
 } from '@/features/library/queries'
 import { page } from '@/features/page'
 import { PageHead } from '@/ui/page-head'
-import { TextLink } from '@/ui/text-link'
+import { ChoiceLinks } from '@/ui/choice-links'
 
 export const metadata: Metadata = { title: 'Library' }
 
@@ -44,20 +44,16 @@ export default page<{ searchParams: Promise<Asked> }>(async (ctx, { searchParams
           </Button>
         </Group>
       </form>
-      <Group component="nav" aria-label="Families" mb={4} gap="md">
-        {familyNames().map(([code, name]) => (
-          <Choice key={code} href={`/library?family=${code}`} on={asked === '' && !kind && code === family}>
-            {name}
-          </Choice>
-        ))}
-      </Group>
-      <Group component="nav" aria-label="What else there is" mb="md" gap="md">
-        {kindNames().map(([code, name]) => (
-          <Choice key={code} href={`/library?kind=${code}`} on={asked === '' && code === kind}>
-            {name}
-          </Choice>
-        ))}
-      </Group>
+      <ChoiceLinks
+        label="Families"
+        now={asked === '' && !kind ? family : null}
+        of={familyNames().map(([key, label]) => ({ key, label, href: `/library?family=${key}` }))}
+      />
+      <ChoiceLinks
+        label="What else there is"
+        now={asked === '' ? kind : null}
+        of={kindNames().map(([key, label]) => ({ key, label, href: `/library?kind=${key}` }))}
+      />
       {asked !== '' ? (
         <Found asked={asked} cards={found(ctx, asked)} />
       ) : kind ? (
@@ -68,19 +64,6 @@ export default page<{ searchParams: Promise<Asked> }>(async (ctx, { searchParams
     </>
   )
 })
-
-function Choice({ href, on, children }: { href: string; on: boolean; children: React.ReactNode }) {
-  return (
-    <TextLink
-      href={href}
-      fw={on ? 700 : 400}
-      underline={on ? 'always' : 'hover'}
-      aria-current={on ? 'page' : undefined}
-    >
-      {children}
-    </TextLink>
-  )
-}
 
 function Found({ asked, cards }: { asked: string; cards: ReturnType<typeof found> }) {
   return (

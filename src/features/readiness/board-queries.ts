@@ -1,33 +1,20 @@
 import 'server-only'
 import { findById } from '@/core/practice/find'
-import { RUNGS, type Family } from '@/core/practice/schema'
+import type { Family } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
 import { markOf, nearness, type Mark } from '@/core/readiness/mark'
 import { answerTo, needsLook } from '@/core/readiness/offers'
-import { formatDay } from '@/core/day'
 import { FAMILY_NAMES } from '@/core/words/family'
 import { describeAnswer } from '@/core/words/offer'
 import { stageName } from '@/core/words/reason'
-import { nextClass } from '@/db/classes'
-import { listGroups } from '@/db/groups'
-import { listNames } from '@/db/students'
 import { offerTapsOf } from '@/db/offers'
 import type { Context } from '../context'
 import { viewDecision } from '../desk/decision-view'
 import { BOARD } from '../desk/families'
 import { decisionIn, standings } from '../desk/standing'
+import { chosenPeople, type Who } from './chosen-people'
+import { cellOf, type BoardCell } from './ladder-cell'
 
-export type BoardCell = {
-  family: Family
-  mark: Mark
-  /** The rung held, counted from 0; null below the foot. */
-  held: number | null
-  /** The rung of what comes next; null at the top. */
-  at: number | null
-  /** In three words, and in full. */
-  next: string
-  nextInFull: string
-}
 export type BoardRow = {
   id: string
   name: string
@@ -35,8 +22,6 @@ export type BoardRow = {
   /** What stands between here and the next step, a line for each ladder that is worked on, nearest first. */
   missing: { family: string; text: string }[]
 }
-/** Who is looked at: the people of the class to come, one group, or everybody. */
-export type Who = { readonly key: string; readonly label: string; readonly count: number }
 export type Offer = {
   studentId: string
   name: string
@@ -63,20 +48,15 @@ const ROWS_A_PAGE = 25
 
 /**
  * Some people in all six families, nearest to a next step first.
- * @param page counts from 1 @param who `tonight`, a group’s id or `all`; the class to come unless it is said
+ * @param page counts from 1 @param who `next`, a group’s id or `all`; the class to come unless it is said
  */
 export function board(ctx: Context, page = 1, who?: string): BoardData {
-  const { scope } = ctx
-  const names = listNames(scope)
-  const whos = whosOf(ctx, names.length)
-  const asked = whos.find(({ key }) => key === who) ?? whos[0]
-  const wanted = asked?.ids
-  const chosen = wanted ? names.filter(({ id }) => wanted.has(id)) : names
+  const chosen = chosenPeople(ctx, who)
   const kept = standings(
     ctx,
-    chosen.map((p) => p.id),
+    chosen.people.map((p) => p.id),
   )
-  const people = chosen.flatMap(({ id, name }) => {
+  const people = chosen.people.flatMap(({ id, name }) => {
     const now = kept.get(id)
     return now ? [{ id, name, decisions: BOARD.map((family) => decisionIn(now, family)) }] : []
   })
@@ -89,8 +69,8 @@ export function board(ctx: Context, page = 1, who?: string): BoardData {
     families: BOARD.map((id) => ({ id, name: FAMILY_NAMES[id] })),
     page,
     pages: Math.max(1, Math.ceil(ranked.length / ROWS_A_PAGE)),
-    whos: whos.map(({ key, label, count }) => ({ key, label, count })),
-    who: asked?.key ?? 'all',
+    whos: chosen.whos,
+    who: chosen.who,
     rows: shown.map(({ id, name, decisions }) => ({
       id,
       name,
@@ -98,38 +78,6 @@ export function board(ctx: Context, page = 1, who?: string): BoardData {
       missing: missingOf(ctx, decisions),
     })),
     offers: offersIn(ctx, shown),
-  }
-}
-
-type Asked = Who & { readonly ids: ReadonlySet<string> | null }
-
-function whosOf({ scope, clock: { today } }: Context, everybody: number): Asked[] {
-  const coming = nextClass(scope, today)
-  const some = (key: string, label: string, ids: readonly string[]): Asked => ({
-    key,
-    label,
-    count: ids.length,
-    ids: new Set(ids),
-  })
-  return [
-    ...(coming
-      ? [some('next', coming.day === today ? 'Tonight' : formatDay(coming.day), coming.roster)]
-      : []),
-    ...listGroups(scope).map(({ id, name, members }) => some(id, name, members)),
-    { key: 'all', label: 'Everybody', count: everybody, ids: null },
-  ]
-}
-
-function cellOf({ practice }: Context, decision: Decision): BoardCell {
-  const rungOf = (id: string): number => RUNGS.indexOf(findById(practice.stages, id).rung)
-  const target = decision.targetId === null ? null : findById(practice.stages, decision.targetId)
-  return {
-    family: decision.family,
-    mark: markOf(decision),
-    held: decision.standing ? rungOf(decision.standing.stageId) : null,
-    at: target ? rungOf(target.id) : null,
-    next: target ? (target.short ?? target.name) : 'Top of the ladder',
-    nextInFull: target?.name ?? 'Top of the ladder',
   }
 }
 

@@ -12,6 +12,7 @@ ownData('readiness', DAY)
 const load = async () => ({
   readiness: await import('./actions'),
   board: await import('./board-queries'),
+  byEye: await import('./by-eye-queries'),
   families: await import('../desk/families'),
   facts: await import('../facts/actions'),
   round: await import('./round-queries'),
@@ -67,6 +68,13 @@ describe('offers and rounds', () => {
     expect(whos.map(({ key }) => key)).toEqual(['next', expect.any(String), expect.any(String), 'all'])
     expect(app.board.board(here()).rows).toHaveLength(10)
     expect(app.board.board(here(), 1, 'nonsense').who).toBe('next')
+    // By eye: everybody by name, and no step that limits close can be pointed at.
+    const eye = app.byEye.byEye(here(), 'HD', 'all')
+    expect(eye.people).toHaveLength(21)
+    expect(eye.people.map(({ name }) => name)).toEqual(eye.people.map(({ name }) => name).toSorted())
+    expect(eye.people.find(({ name }) => name === 'Odile Marchetti-Voss')?.closed).toContain('HD-10')
+    expect(eye.people.find(({ name }) => name === 'Sunniva Lund')?.closed).toEqual([])
+    expect(app.byEye.byEye(here(), 'HD', 'all', 2).people).toEqual([])
     expect(app.families.familyAsked('CR')).toBe('CR')
     expect(app.families.familyAsked('nonsense')).toBe('FS')
   })

@@ -1,21 +1,22 @@
-import { Group, Text } from '@mantine/core'
+import { Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { familyAsked } from '@/features/desk/families'
-import { page } from '@/features/page'
+import { page, pageAsked } from '@/features/page'
 import { byEye } from '@/features/readiness/by-eye-queries'
 import { ByEyeList } from '@/features/readiness/components/by-eye-list'
 import { saveHeight } from '@/features/students/actions'
+import { ChoiceLinks } from '@/ui/choice-links'
+import { Earlier } from '@/ui/earlier'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
-import { TextLink } from '@/ui/text-link'
 
 export const metadata: Metadata = { title: 'By eye' }
 
-export default page<{ searchParams: Promise<{ family?: string; who?: string }> }>(
+export default page<{ searchParams: Promise<{ family?: string; who?: string; page?: string }> }>(
   async (ctx, { searchParams }) => {
-    const { family, who } = await searchParams
-    const data = byEye(ctx, familyAsked(family), who)
+    const { family, who, page: at } = await searchParams
+    const data = byEye(ctx, familyAsked(family), who, pageAsked(at))
     const href = (f: string, w: string): string => `/readiness/by-eye?family=${f}&who=${w}`
     return (
       <>
@@ -24,12 +25,12 @@ export default page<{ searchParams: Promise<{ family?: string; who?: string }> }
             Everybody’s readiness
           </LinkButton>
         </PageHead>
-        <Choices
+        <ChoiceLinks
           label="Families"
           now={data.family}
           of={data.families.map((f) => ({ key: f.id, label: f.name, href: href(f.id, data.who) }))}
         />
-        <Choices
+        <ChoiceLinks
           label="Whom"
           now={data.who}
           of={data.whos.map((w) => ({
@@ -42,12 +43,22 @@ export default page<{ searchParams: Promise<{ family?: string; who?: string }> }
           <Text>Nobody here yet.</Text>
         ) : (
           <ByEyeList
-            key={`${data.family} ${data.who}`}
+            key={`${data.family} ${data.who} ${data.page}`}
             rungs={data.rungs}
             people={data.people}
             saveHeight={saveHeight}
           />
         )}
+        <Earlier
+          links={[
+            data.page > 1
+              ? ['Earlier in the alphabet', `${href(data.family, data.who)}&page=${data.page - 1}`]
+              : null,
+            data.page < data.pages
+              ? ['Later in the alphabet', `${href(data.family, data.who)}&page=${data.page + 1}`]
+              : null,
+          ]}
+        />
         <Text size="sm" c="dimmed" mt="sm">
           The last step done well, alone. It lasts 28 days unless shown, credits what comes before, and opens
           nothing with a high fall. Health questions still come first.
@@ -57,29 +68,3 @@ export default page<{ searchParams: Promise<{ family?: string; who?: string }> }
     )
   },
 )
-
-function Choices({
-  label,
-  now,
-  of,
-}: {
-  label: string
-  now: string
-  of: readonly { key: string; label: string; href: string }[]
-}) {
-  return (
-    <Group component="nav" aria-label={label} gap="md" mb={6}>
-      {of.map(({ key, label: said, href }) => (
-        <TextLink
-          key={key}
-          href={href}
-          fw={key === now ? 700 : 400}
-          underline={key === now ? 'always' : 'hover'}
-          aria-current={key === now ? 'page' : undefined}
-        >
-          {said}
-        </TextLink>
-      ))}
-    </Group>
-  )
-}

@@ -79,12 +79,13 @@ function Line({
       </td>
       {rungs.map((rung) => (
         <td key={rung.stageId}>
-          <label className={classes.pick}>
+          <label className={classes.pick} data-closed={person.closed.includes(rung.stageId)}>
             <input
               type="radio"
               name={`rung ${person.id}`}
               checked={picked === rung.stageId}
-              aria-label={`${person.name}: ${rung.name}`}
+              aria-label={`${person.name}: ${rung.name}${person.closed.includes(rung.stageId) ? ', closed for now' : ''}`}
+              disabled={person.closed.includes(rung.stageId)}
               onChange={() => pick(rung.stageId)}
             />
           </label>
