@@ -25,7 +25,7 @@ test('each screen tells its question, the answer and the next thing to do', asyn
     await expect(
       page.getByRole('link', { name: 'Once more: Kick to the wall with hand block' }),
     ).toBeVisible()
-    await page.getByRole('button', { name: 'What Ines Calder still wants' }).click()
+    await page.getByRole('button', { name: 'What is still missing for Ines Calder' }).click()
     await expect(page.getByRole('listitem').filter({ hasText: 'Forearm stand:' })).toContainText(
       'Dolphin hold',
     )

@@ -1,15 +1,15 @@
-import type { Leg } from '../mechanics/skeleton'
-import { between, direction, tiltOf, turnBetween, type Point } from '../mechanics/point'
-import { BALL, FOOT_SOLE, FOOT_TOP, TOES } from './stations'
+import { BALL_FRACTION, type Leg } from '../mechanics/skeleton'
+import { between, direction, distance, tiltOf, turnBetween, type Point } from '../mechanics/point'
+import { FOOT_SOLE, FOOT_TOP, TOES } from './stations'
 import type { Contour } from './contour'
 
 /** Heel, tendon, instep, ball and toes. @param length of the foot, cm */
 export function footContour(leg: Leg, length: number): Contour {
   const { heel, toe, ankle } = leg
-  const apart = Math.hypot(toe.x - heel.x, toe.y - heel.y)
+  const apart = distance(heel, toe)
   // No foot folds up this far: it points out of the picture and is seen shorter.
-  const endOn = apart < (2 * BALL - 1) * length
-  const ball = endOn ? between(heel, toe, BALL) : ballOf(leg, length)
+  const endOn = apart < (2 * BALL_FRACTION - 1) * length
+  const ball = endOn ? between(heel, toe, BALL_FRACTION) : ballOf(leg, length)
   const along = endOn ? apart : length
   const up = Math.sign(cross(heel, ball, ankle)) || 1
   const rear = frame(heel, ball, along, up * length)
@@ -28,9 +28,9 @@ const FOLDED_DEG = 50
 
 /** The ball of a foot that stands on it with the heel lifted: heel to toe is then shorter than the foot. */
 function ballOf({ heel, toe, ankle }: Leg, length: number): Point {
-  const apart = Math.hypot(toe.x - heel.x, toe.y - heel.y)
-  const along = { x: (toe.x - heel.x) / apart, y: (toe.y - heel.y) / apart }
-  const [rear, front] = [BALL * length, (1 - BALL) * length]
+  const apart = distance(heel, toe)
+  const along = direction(heel, toe)
+  const [rear, front] = [BALL_FRACTION * length, (1 - BALL_FRACTION) * length]
   const foot = (apart ** 2 + rear ** 2 - front ** 2) / (2 * apart)
   const drop = Math.sqrt(Math.max(0, rear ** 2 - foot ** 2))
   const side = cross(heel, toe, ankle) > 0 ? -1 : 1

@@ -1,8 +1,10 @@
 import type { Body } from '../body/estimate'
-import { mapJoints, RIBCAGE_FRACTION, type Leg, type Skeleton } from '../mechanics/skeleton'
-import type { Point } from '../mechanics/point'
+import { ANKLE_FRACTION, mapJoints, RIBCAGE_FRACTION, type Leg, type Skeleton } from '../mechanics/skeleton'
+import type { Facing } from '../mechanics/pose'
+import { rise, type Point } from '../mechanics/point'
 import type { Shape } from '../practice/schema-pictures'
 import type { Drawn } from './drawn'
+import type { Rest } from './picture'
 
 /** How far flesh stands below a joint that bears, as a fraction of stature. */
 const FLESH: Readonly<Record<string, number>> = {
@@ -18,8 +20,6 @@ const FLESH: Readonly<Record<string, number>> = {
   heel: 0,
   toe: 0,
 }
-/** Where along the foot, from the heel, the ankle stands. */
-const ANKLE_FRACTION = 0.25
 
 /**
  * A resting shape from the directions of its parts, laid on the floor by whatever hangs lowest. It carries no loads:
@@ -52,10 +52,7 @@ export function drawFreehand(shape: Shape, body: Body): Drawn {
 }
 
 /** Where a thing under a shape lies: below one of its joints, up to the flesh. */
-export function underOf(
-  shape: Shape,
-  { skeleton, body }: Drawn,
-): { x: number; widthCm: number; heightCm: number }[] {
+export function underOf(shape: Shape, { skeleton, body }: Drawn): Rest[] {
   return (shape.under ?? []).map(({ at, wide }) => {
     const { knee, ankle } = skeleton.legs[0]
     const joint = at === 'calf' ? { x: (knee.x + ankle.x) / 2, y: ankle.y } : skeleton[at]
@@ -68,9 +65,9 @@ export function underOf(
   })
 }
 
+/** Directions of a shape turn left from the right; the mechanics’ tilts turn right from upright. */
 function step(from: Point, length: number, towardsDeg: number): Point {
-  const turn = (towardsDeg * Math.PI) / 180
-  return { x: from.x + length * Math.cos(turn), y: from.y + length * Math.sin(turn) }
+  return rise(from, length, 90 - towardsDeg)
 }
 
 function legOf({ length }: Body, hip: Point, [thigh, shank, foot]: Shape['legs'][number]): Leg {
@@ -94,7 +91,7 @@ function cross(aDeg: number, bDeg: number): number {
 }
 
 /** Toes point to the belly's side. */
-function facingOf({ legs }: Shape): 1 | -1 {
+function facingOf({ legs }: Shape): Facing {
   const [leg] = legs
   return leg && cross(leg[1], leg[2]) < 0 ? -1 : 1
 }

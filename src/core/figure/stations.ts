@@ -133,5 +133,3 @@ export const FOOT_SOLE: readonly (readonly [along: number, up: number])[] = [
   [0.1, 0],
   [0, 0.02],
 ]
-/** Ball of the foot, from the heel, as a fraction of its length. */
-export const BALL = 0.73

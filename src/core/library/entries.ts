@@ -1,4 +1,5 @@
 import type { Library } from '../practice/library'
+import { describeCaution } from '../words/caution'
 
 /** What can be read about: the word for each kind is in `words/kinds`. */
 export const KINDS = [
@@ -27,7 +28,7 @@ export type Entry = {
   readonly text: string
 }
 
-/** Everything that can be read about, kind by kind. A caution has no name of its own and is called by its advice. */
+/** Everything that can be read about, kind by kind. A caution has no name of its own and is called by what it does. */
 export function entriesOf(practice: Library): Entry[] {
   const aliases = new Map(practice.aliases.map(({ of, words }) => [of, words]))
   const entry = (
@@ -53,7 +54,7 @@ export function entriesOf(practice: Library): Entry[] {
     ...practice.counterposes.map((b) => entry('counterpose', b.id, b.name, '', b.do)),
     ...practice.exits.map((e) => entry('exit', e.id, e.name, 'way out', e.do)),
     ...practice.props.map((p) => entry('prop', p.id, p.name, p.kind)),
-    ...practice.cautions.map((c) => entry('caution', c.id, c.change?.words ?? c.instead, '', c.instead)),
+    ...practice.cautions.map((c) => entry('caution', c.id, describeCaution(c), '', c.instead)),
     ...practice.approaches.map((a) => entry('way', a.id, a.question, '', ...a.options.map((o) => o.reason))),
   ]
 }

@@ -1,4 +1,5 @@
 import { shippedPractice } from '../practice/library'
+import { linesOf } from '../words/library-page'
 import { entriesOf, findEntry } from './entries'
 import { linksOf } from './links'
 import { indexOf, search } from './search'
@@ -109,4 +110,42 @@ it.each(QUERIES)('finds “%s” among the first three', (asked, ...anyOf) => {
 it('says nothing where nothing is like it, and forgives no short word', () => {
   expect(search(index, 'zzzzqq')).toEqual([])
   expect(search(index, '')).toEqual([])
+})
+
+/** An id of the practice, or a word of the model. */
+const CODE =
+  /\b(?:(?:PU|FS|HD|HS|CR|SH|AD)-\d\d[a-f]?|(?:CK|DR|FT|EX|CP|WU|AS)-[a-z]|SETUP-)|undefined|NaN|\[object/
+
+it('says something of everything, in whole lines without a code', () => {
+  for (const entry of entries) {
+    const lines = linesOf(practice, entry)
+    expect([entry.id, lines.length > 0]).toEqual([entry.id, true])
+    for (const [label, text] of [['name', entry.name] as const, ...lines]) {
+      expect([entry.id, label, text.trim() === '' || CODE.test(`${label} ${text}`)]).toEqual([
+        entry.id,
+        label,
+        false,
+      ])
+    }
+  }
+})
+
+it('says of a caution whose answer brings it on, what it does and what to do instead', () => {
+  const lines = new Map(linesOf(practice, findEntry(practice, 'BP1')!))
+  expect(lines.get('Asked as')).toContain('blood pressure')
+  expect(lines.get('What it does')).toBe(
+    'Bars: pelvis above the head, the head touching down, a raised shoulder stand.',
+  )
+  expect(lines.get('Instead')).toContain('Legs up the wall')
+  expect(lines.get('Asked again')).toBe('After 90 days.')
+  expect(findEntry(practice, 'BP1')?.name).toMatch(/^Bars: pelvis above the head/)
+})
+
+it('says units and doses of a check, a drill and a prop as they are said', () => {
+  const of = (id: string, label: string) => new Map(linesOf(practice, findEntry(practice, id)!)).get(label)
+  expect(of('CK-dolphin-hold', 'Counted in')).toBe('seconds')
+  expect(of('CK-dolphin-hold', 'Stays good for')).toMatch(/^\d+ days$/)
+  expect(of('DR-dolphin-hold', 'How much')).toMatch(/set|breath/)
+  expect(of('tall-block', 'Size')).toBe('23 cm × 15 cm × 10 cm')
+  expect(of('FS-03b', 'Asks first')).toBe('Forearm plank at least 15 s')
 })

@@ -152,8 +152,8 @@ export function crownInLine(body: Body, shoulder: Point, waist: Point): Point {
 }
 
 /** Where along the foot, from the heel, the ball of the foot and the ankle lie. */
-const BALL_FRACTION = 0.73
-const ANKLE_FRACTION = 0.25
+export const BALL_FRACTION = 0.73
+export const ANKLE_FRACTION = 0.25
 
 /**
  * A foot standing on its ball with the toes towards the wall.

@@ -4,10 +4,11 @@ import { findById } from '../practice/find'
 import type { Library } from '../practice/library'
 import type { Caution, Dose } from '../practice/schema'
 import { optionName } from './approach'
+import { describeCaution } from './caution'
 import { describeDose } from './dose'
-import { describeLoad, describeLoadFrom } from './load'
+import { describeLoad } from './load'
 import { length, METRIC, type Wording } from './number'
-import { describeAsked } from './reason'
+import { describeAsked, unitOf } from './reason'
 import { describeProp } from './setup'
 
 /** A line of a page to read: what it is about, and what is said. */
@@ -59,11 +60,8 @@ const LINES: Readonly<Record<Entry['kind'], (p: Library, id: string, wording: Wo
       ['It answers', check.asks],
       ['How it is done', check.run],
       ['It counts when', check.valid],
-      [
-        'Counted in',
-        check.kind === 'yes-no' ? 'yes or no' : check.unit === 'cm' ? wording.units : check.unit,
-      ],
-      ['Good for', `${check.freshDays} days`],
+      ['Counted in', check.kind === 'yes-no' ? 'yes or no' : (COUNTED[check.unit] ?? unitOf(check, wording))],
+      ['Stays good for', `${check.freshDays} days`],
       ['Levels', (check.levels ?? []).map((level, i) => `${i}: ${level}`).join(' · ')],
     ]
   },
@@ -111,7 +109,12 @@ const LINES: Readonly<Record<Entry['kind'], (p: Library, id: string, wording: Wo
     const prop = findById(p.props, id)
     const instead = p.substitutes.filter((s) => s.for === prop.kind || s.for === prop.id)
     return [
-      ['Size', prop.sizeCm.map((edge) => length(edge, wording)).join(' × ')],
+      [
+        'Size',
+        prop.sizeCm.length === 0
+          ? 'Any that serves.'
+          : prop.sizeCm.map((edge) => length(edge, wording)).join(' × '),
+      ],
       ['Without one', instead.map(({ use }) => use).join('; ')],
       ['Never', instead.map(({ never }) => never).join('; ')],
     ]
@@ -119,7 +122,8 @@ const LINES: Readonly<Record<Entry['kind'], (p: Library, id: string, wording: Wo
   caution: (p, id) => {
     const caution = findById(p.cautions, id)
     return [
-      ['What it does', `${ACTS[caution.action]} ${loadsOf(caution)}`],
+      ['Asked as', askedAs(p, caution)],
+      ['What it does', `${describeCaution(caution)}.`],
       ['Done so', caution.change?.words ?? ''],
       ['Instead', caution.instead],
       ['Asked again', RECHECK[caution.recheck](caution.recheckDays)],
@@ -134,6 +138,16 @@ const LINES: Readonly<Record<Entry['kind'], (p: Library, id: string, wording: Wo
   },
 }
 
+/** Units as they are said, where the short form would stumble. */
+const COUNTED: Readonly<Record<string, string>> = {
+  s: 'seconds',
+  deg: 'degrees',
+  reps: 'times',
+  none: 'nothing',
+  level: 'levels',
+  '0-10': 'nought to ten',
+}
+
 const THEN = {
   continue: 'Say it and go on.',
   'step back': 'One rung easier if it stays.',
@@ -141,17 +155,15 @@ const THEN = {
   stop: 'Stop here.',
 } as const
 
-const ACTS: Readonly<Record<Caution['action'], string>> = {
-  stop: 'Bars',
-  avoid: 'Leaves out',
-  modify: 'Changes',
-  watch: 'Asks you to watch',
-}
-
-function loadsOf({ tags, noTags, mostSeconds }: Caution): string {
-  const loads = tags.map(describeLoadFrom).join(', ')
-  const limit = mostSeconds === undefined ? '' : `, ${mostSeconds} s at most`
-  return `${loads === '' ? (noTags ?? 'nothing by itself') : loads}${limit}.`
+/** The health questions whose answers bring it on; it speaks of nobody. */
+function askedAs({ intake }: Library, { conditions }: Caution): string {
+  return intake
+    .flatMap(({ question, options }) =>
+      options
+        .filter(({ sets }) => sets.some((set) => conditions.includes(set)))
+        .map(({ label }) => `${question} ${label}`),
+    )
+    .join(' · ')
 }
 
 const RECHECK: Readonly<Record<Caution['recheck'], (days: number | undefined) => string>> = {

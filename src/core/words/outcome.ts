@@ -23,5 +23,5 @@ export const OUTCOME_MEANING: Record<Mark, string> = {
   'not-now': 'A caution stands in the way.',
   held: 'At the top of this ladder.',
   'not-seen': 'Nothing seen here yet; nothing is known either way.',
-  'may-begin': 'The first rung, which asks nothing first.',
+  'may-begin': 'The first rung: nothing has to be shown before it.',
 }

@@ -22,7 +22,7 @@ export const PART_WORD: Record<PlanBlock['kind'], string> = {
   'warm-up': 'Warm up',
   skill: 'Together',
   waves: 'At the wall',
-  counterpose: 'Undo',
+  counterpose: 'Counterposes',
   rest: 'Rest',
 }
 

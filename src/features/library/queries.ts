@@ -18,7 +18,7 @@ import { anyBody } from '../body'
 import type { Context } from '../context'
 
 /** An entry as it stands in a list. */
-export type Card = { id: string; name: string; kind: string; also: string; picture: Picture | null }
+export type Card = { id: string; name: string; kind: string; picture: Picture | null }
 
 export type EntryPage = {
   id: string
@@ -57,15 +57,15 @@ export function kindNames(): [kind: Kind, name: string][] {
   return KINDS.filter((kind) => kind !== 'stage').map((kind) => [kind, KIND_WORD[kind][1]])
 }
 
-function cardOf(practice: Library, { id, name, kind, also }: Entry): Card {
-  return { id, name, kind: KIND_WORD[kind][0], also, picture: pictureFor(practice, id, anyBody()) }
+function cardOf(practice: Library, { id, name, kind }: Entry): Card {
+  return { id, name, kind: KIND_WORD[kind][0], picture: pictureFor(practice, id, anyBody()) }
 }
 
 /** Everything of one kind, in the practice’s own order. */
 export function listOf({ practice }: Context, kind: Kind): Card[] {
   return entriesOf(practice)
     .filter((entry) => entry.kind === kind)
-    .map((entry) => cardOf(practice, { ...entry, also: '' }))
+    .map((entry) => cardOf(practice, entry))
 }
 
 /** A family’s progression: every numbered step with its branches. */
@@ -76,7 +76,7 @@ export function mapOf({ practice }: Context, family: Family): MapStep[] {
     rung: steps[0]?.stage.rung ?? '',
     steps: steps.flatMap(({ stage }) => {
       const entry = findEntry(practice, stage.id)
-      return entry ? [cardOf(practice, { ...entry, name: stage.short ?? stage.name, also: '' })] : []
+      return entry ? [cardOf(practice, { ...entry, name: stage.short ?? stage.name })] : []
     }),
   }))
 }
@@ -89,7 +89,7 @@ export function found({ practice }: Context, asked: string): Card[] {
   indexes.set(practice, index)
   return search(index, asked).flatMap((id) => {
     const entry = findEntry(practice, id)
-    return entry ? [cardOf(practice, { ...entry, also: '' })] : []
+    return entry ? [cardOf(practice, entry)] : []
   })
 }
 

@@ -10,6 +10,7 @@ import { Figure } from '@/ui/figure/figure'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { PrintButton } from '@/ui/print-button'
+import { SaidLines } from '@/ui/said-lines'
 import { SafetyLine } from '@/ui/safety-line'
 
 export const metadata: Metadata = { title: 'Library' }
@@ -27,14 +28,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
         </LinkButton>
       </PageHead>
       <div className={classes.page}>
-        <dl className={classes.lines}>
-          {entry.lines.map(([label, text]) => (
-            <div key={label}>
-              <dt>{label}</dt>
-              <dd>{text}</dd>
-            </div>
-          ))}
-        </dl>
+        <SaidLines lines={entry.lines} />
         {entry.picture ? <Figure picture={entry.picture} height={220} plumb label={entry.name} /> : null}
       </div>
       {entry.parts.length === 0 ? null : <DoseRunner parts={entry.parts} />}

@@ -49,7 +49,7 @@ function Row({ row, families }: { row: BoardRow; families: BoardData['families']
               type="button"
               className={classes.more}
               aria-expanded={open}
-              aria-label={`What ${row.name} still wants`}
+              aria-label={`What is still missing for ${row.name}`}
               onClick={() => setOpen((was) => !was)}
             >
               {open ? 'less' : 'why'}

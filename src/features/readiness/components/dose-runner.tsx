@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Group, Stack, Text } from '@mantine/core'
-import { useEffect, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import type { DosePart } from '@/core/practice/dose-run'
 import { formatClock } from '@/core/units'
 import { useStopwatch } from '@/device/use-stopwatch'
@@ -12,21 +12,20 @@ export function DoseRunner({ parts }: { parts: readonly DosePart[] }) {
   const { seconds, start, reset } = useStopwatch()
   const part = at === null ? undefined : parts[at]
   const left = part && part.kind !== 'reps' ? Math.max(0, part.seconds - seconds) : null
-  const go = (next: number): void => {
-    setAt(next)
-    if (next < parts.length) start()
-    else reset()
-  }
+  const go = useCallback(
+    (next: number): void => {
+      setAt(next)
+      if (next < parts.length) start()
+      else reset()
+    },
+    [parts.length, start, reset],
+  )
   // A timed part ends by itself; a count ends with a tap.
   useEffect(() => {
     if (at === null || !part || part.kind === 'reps') return
-    const timer = setTimeout(() => {
-      setAt(at + 1)
-      if (at + 1 < parts.length) start()
-      else reset()
-    }, part.seconds * 1000)
+    const timer = setTimeout(() => go(at + 1), part.seconds * 1000)
     return () => clearTimeout(timer)
-  }, [at, part, parts.length, start, reset])
+  }, [at, part, go])
 
   if (parts.length === 0) return null
   if (at === null || at >= parts.length)

@@ -1,6 +1,6 @@
 import { Stack, Title } from '@mantine/core'
 import { HELP } from '@/core/words/help'
-import classes from './help-words.module.css'
+import { SaidLines } from '@/ui/said-lines'
 import { MarkKey } from './mark-key'
 
 /** What the marks and words on the screens mean, from the same words that the screens use. */
@@ -18,14 +18,7 @@ export function HelpWords() {
           <Title order={2} fz="xl" mb={4}>
             {title}
           </Title>
-          <dl className={classes.lines}>
-            {lines.map(([label, text]) => (
-              <div key={label}>
-                <dt>{label}</dt>
-                <dd>{text}</dd>
-              </div>
-            ))}
-          </dl>
+          <SaidLines lines={lines} />
         </section>
       ))}
     </Stack>

@@ -1,6 +1,7 @@
 import { Group, Text, Title } from '@mantine/core'
 import type { Outcome } from '@/core/readiness/decide'
 import { Figure } from '@/ui/figure/figure'
+import { SaidLines } from '@/ui/said-lines'
 import { StatusMark } from '@/ui/status-mark'
 import { TextLink } from '@/ui/text-link'
 import type { DecisionView } from '../../desk/decision-view'
@@ -42,7 +43,9 @@ export function StepOpened({ step, studentId, decision, outcome, tonight }: Prop
       </div>
       {decision ? <Reasons decision={decision} limit={step.limit} /> : null}
       <Meters meters={step.meters} />
-      <Words step={step} />
+      <div className={classes.words}>
+        <SaidLines lines={wordsOf(step)} />
+      </div>
       {step.setupId ? (
         <div className={classes.where}>
           {step.numbers.length === 0 ? null : (
@@ -64,25 +67,15 @@ export function StepOpened({ step, studentId, decision, outcome, tonight }: Prop
   )
 }
 
-function Words({ step }: { step: StepOpen }) {
-  const rows = [
+function wordsOf(step: StepOpen): [label: string, text: string][] {
+  const rows: [string, string][] = [
     ['Do', step.do],
     ['Look for', step.lookFor],
     ['Say', step.say === '' ? '' : `“${step.say}”`],
     ['Way out', step.out.join(' ')],
     ['Asks', step.asks.join(' · ')],
-  ].filter(([, text]) => text !== '')
-  if (rows.length === 0) return null
-  return (
-    <dl className={classes.words}>
-      {rows.map(([word, text]) => (
-        <div key={word}>
-          <dt>{word}</dt>
-          <dd>{text}</dd>
-        </div>
-      ))}
-    </dl>
-  )
+  ]
+  return rows.filter(([, text]) => text !== '')
 }
 
 /** What bears on the answer besides what is asked. */

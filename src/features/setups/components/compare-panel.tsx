@@ -25,10 +25,12 @@ type Props = {
   from: Side
   genericCm: number
   wording: Wording
+  /** Whether a setup is closed to whoever is on the bench: it is not held up beside it. */
+  isClosed: (setupId: string) => boolean
 }
 
 /** Two setups, two measures or two people side by side, with the differences in figures. */
-export function ComparePanel({ people, setups, stock, from, genericCm, wording }: Props) {
+export function ComparePanel({ people, setups, stock, from, genericCm, wording, isClosed }: Props) {
   const [left, setLeft] = useState(from)
   const solve = (side: Side) => {
     const person = people.find((p) => p.id === side.personId)
@@ -43,7 +45,7 @@ export function ComparePanel({ people, setups, stock, from, genericCm, wording }
   // Two that differ: the neighbour with less support, else with more, else the same again.
   const [right, setRight] = useState<Side>(() => {
     const { solution } = solve(from)
-    const beside = solution?.less[0] ?? solution?.more[0]
+    const beside = [...(solution?.less ?? []), ...(solution?.more ?? [])].find((id) => !isClosed(id))
     return beside === undefined ? from : { ...from, setupId: beside, options: {} }
   })
   const [a, b] = [solve(left), solve(right)]

@@ -11,6 +11,7 @@ import type { Wording } from '@/core/words/number'
 import { useWording } from '@/ui/wording'
 import type { BenchData, BenchPerson } from '../queries'
 import classes from './bench.module.css'
+import { ReadingPanels } from './reading-panels'
 import { useAddress, useBegun, useInput, type Options } from './bench-state'
 import { useAsk } from './use-ask'
 import { usePerson } from './use-person'
@@ -19,9 +20,7 @@ const BenchDrawing = dynamic(() => import('./bench-drawing').then((m) => m.Bench
 const BenchNumbers = dynamic(() => import('./bench-numbers').then((m) => m.BenchNumbers), { ssr: false })
 const BenchSides = dynamic(() => import('./bench-numbers').then((m) => m.BenchSides), { ssr: false })
 // What stands below the drawing, or behind another tab, comes when the drawing is there.
-const FaultsBeside = dynamic(() => import('./faults-beside').then((m) => m.FaultsBeside), { ssr: false })
 const NotBuilt = dynamic(() => import('./not-built').then((m) => m.NotBuilt), { ssr: false })
-const WhyPanel = dynamic(() => import('./why-panel').then((m) => m.WhyPanel), { ssr: false })
 const ComparePanel = dynamic(() => import('./compare-panel').then((m) => m.ComparePanel), { ssr: false })
 const MeasurePanel = dynamic(() => import('./measure-panel').then((m) => m.MeasurePanel), { ssr: false })
 const KeepPanel = dynamic(() => import('./keep-panel').then((m) => m.KeepPanel), { ssr: false })
@@ -168,7 +167,11 @@ export function SetupBench({
       ) : ON_ONE_SETUP.has(panel) && !shown.solution ? (
         <NotBuilt {...{ setupId, labelOf, person }} refusal={shown.refusal} onPick={pick} />
       ) : null}
-      <ReadingPanels {...{ panel, facts, stock, wording }} shown={calm} />
+      <ReadingPanels
+        {...{ panel, facts, stock, wording }}
+        shown={calm}
+        limit={person?.bySetup[setupId]?.text ?? ''}
+      />
       {panel === 'compare' ? (
         <ComparePanel
           key={`${personId} ${setupId}`}
@@ -178,6 +181,7 @@ export function SetupBench({
           from={{ personId: person?.body ? personId : '', setupId, options }}
           genericCm={genericCm}
           wording={wording}
+          isClosed={(id) => person?.bySetup[id]?.closed === true}
         />
       ) : null}
       {panel === 'measure' && shown.body ? (
@@ -196,26 +200,6 @@ export function SetupBench({
       ) : null}
     </Stack>
   )
-}
-
-/** What is read beside the bench: why things stand there, and what goes wrong. */
-function ReadingPanels({
-  panel,
-  facts,
-  shown: { solution, body },
-  stock,
-  wording,
-}: {
-  panel: string
-  facts: BenchData['setups'][number] | undefined
-  shown: ReturnType<typeof useBegun>['shown']
-  stock: BenchData['stock']
-  wording: Wording
-}) {
-  if (!body) return null
-  if (panel === 'why' && solution)
-    return <WhyPanel solution={solution} body={body} stock={stock} wording={wording} />
-  return panel === 'wrong' && facts ? <FaultsBeside facts={facts} body={body} wording={wording} /> : null
 }
 
 type BarProps = Pick<BenchData, 'people' | 'setups'> & {
