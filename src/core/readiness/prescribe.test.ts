@@ -39,6 +39,27 @@ describe('prescription', () => {
       notCounted: null,
       evidenceIds: [],
     }))
+  it('gives of a drill only what limits leave, and says how it is done then', () => {
+    const changing = practice.cautions.filter((c) => (c.change?.share ?? 1) < 1)
+    expect(changing.length).toBeGreaterThan(0)
+    let lessened = 0
+    for (const condition of new Set(changing.flatMap((c) => c.conditions))) {
+      const given = { ...free, minutes: 40, within: within(limitsOf(condition)) }
+      for (const check of practice.checks)
+        for (const { drillId, dose, change } of prescribe(practice, { missing: missing(check.id) }, given)) {
+          if (!change || change.share === 1) continue
+          lessened += 1
+          const whole = prescribe(practice, { missing: missing(check.id) }, { ...free, minutes: 40 }).find(
+            (d) => d.drillId === drillId,
+          )?.dose
+          expect(change.words.length).toBeGreaterThan(0)
+          if (!whole) continue
+          const [part, all] = [dose.reps ?? dose.sets, whole.reps ?? whole.sets]
+          expect([drillId, part <= Math.max(1, Math.floor(all * change.share))]).toEqual([drillId, true])
+        }
+    }
+    expect(lessened).toBeGreaterThan(0)
+  })
   it('covers what is missing with few drills, inside the minutes, at two thirds of the dose for 30 of 45', () => {
     const drills = prescribe(
       practice,

@@ -54,6 +54,32 @@ describe('offers and rounds', () => {
     const nobody = { kind: 'offer' as const, studentId: v7(), stageId: 'FS-10a', answer: 'accept' as const }
     expect((await app.facts.recordFact({ ...stamp(), ...nobody, reason: null })).ok).toBe(false)
   })
+  it('a step says what limits change about it, in words and dose, and nothing of it where others can see', () => {
+    const open = (name: string, step: string, at = here()) =>
+      app.person.personReadiness(at, idOf(name), {
+        ...{ family: 'FS' as const, withTurnings: false, withAll: false, step },
+      })?.path.open
+    const callum = open('Callum Strand', 'FS-03c')
+    expect(callum?.limit).toMatch(/10 s at most/)
+    expect(Number(/\((\d+) s\)/.exec(callum?.dose ?? '')?.[1])).toBeLessThanOrEqual(10)
+    const wren = open('Wren Haskett', 'FS-03c')
+    expect(wren?.limit).toBe('')
+    expect(Number(/\((\d+) s\)/.exec(wren?.dose ?? '')?.[1])).toBeGreaterThan(10)
+    const shut = open('Odile Marchetti-Voss', 'FS-10a')
+    expect([shut?.state, shut?.do, shut?.dose, shut?.numbers, shut?.setupId]).toEqual([
+      'closed',
+      '',
+      '',
+      [],
+      null,
+    ])
+    expect(shut?.limit).toMatch(/Instead: /)
+    const covered = open('Odile Marchetti-Voss', 'FS-10a', here(true))
+    expect(covered?.limit).toBe('A limit acts here; its words are hidden on this screen.')
+    // At the top of a ladder the answer stands with the step that is held.
+    const top = open('Sunniva Lund', '')
+    expect([top?.answers, top?.state]).toEqual([true, 'standing'])
+  })
   it('the board has six families for everybody, and marks what nobody has seen as neither built nor offered', () => {
     const { families, rows, whos } = app.board.board(here(), 1, 'all')
     expect(families).toHaveLength(6)
