@@ -148,7 +148,7 @@ export default tseslint.config(
           patterns: [
             {
               regex:
-                '^(?!\\./|\\.\\./\\.\\./classes/(brief|plan|lock|override|craft)$|\\.\\./\\.\\./practice/(library|schema|find)$)',
+                '^(?!\\./|\\.\\./\\.\\./classes/(brief|plan|fixed|lock|override|craft)$|\\.\\./\\.\\./fatigue/(class-work|compartments)$|\\.\\./\\.\\./practice/(library|schema|find)$)',
               message:
                 'the validator reads the documents of a class and the practice, and nothing of the planners',
             },

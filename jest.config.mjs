@@ -18,7 +18,7 @@ const config = withNext({
 // These ship as modules only, so they are transformed as the sources are.
 const withModules = async () => ({
   ...(await config()),
-  transformIgnorePatterns: ['/node_modules/(?!(uuid|idb)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(uuid|idb|temporal-polyfill|temporal-utils|ical-generator)/)'],
 })
 
 export default withModules

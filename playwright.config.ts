@@ -2,10 +2,11 @@ import { defineConfig } from '@playwright/test'
 
 export default defineConfig({
   testDir: './e2e',
-  timeout: 60_000,
+  timeout: 90_000,
   // As long as a click: a busy machine may stall for ten seconds with nothing wrong.
   expect: { timeout: 20_000 },
-  workers: 1,
+  // Every file has a server and data of its own, so two run beside each other.
+  workers: 2,
   fullyParallel: false,
   forbidOnly: Boolean(process.env.CI),
   reporter: [['line'], ['json', { outputFile: 'reports/playwright.json' }]],

@@ -5,9 +5,12 @@ import type { Plan } from '@/core/classes/plan'
 import { briefPerson } from '@/core/classes/reach'
 import { readPlan } from '@/core/classes/upgrade'
 import { validatePlan } from '@/core/planning/check/validate'
-import { greedyPlan } from '@/core/planning/greedy'
+import { planClass } from '@/core/planning/plan-class'
 import { shippedPractice } from '@/core/practice/library'
+import { COUNTED_KINDS } from '@/core/props/stock'
 import { FAMILIES } from '@/core/practice/schema'
+import { aimSchema, USUAL_AIM } from '@/core/classes/aim'
+import { NOTHING_FIXED } from '@/core/classes/fixed'
 import { NO_LIMITS, NOT_ASKED } from '@/core/screening/caps'
 import { describePlanRefusal } from '@/core/words/plan'
 import { InputError, parse, type Command } from './input'
@@ -16,19 +19,20 @@ import { checkStudent, day, decideFor, screening, STUDENT_EXAMPLE, studentSchema
 const briefAsked = z.strictObject({
   day,
   minutes: z.number(),
-  bays: z.number().int(),
-  stock: z.strictObject({ straps: z.number().int().min(0), blocks: z.number().int().min(0) }),
+  aim: aimSchema.default(USUAL_AIM),
+  bays: z.number().int().min(0).max(12),
+  stock: z.partialRecord(z.enum(COUNTED_KINDS), z.number().int().min(0)),
   screening,
   students: z.array(studentSchema),
 })
-const planAsked = z.strictObject({ family: z.enum(FAMILIES).default('FS'), brief: briefSchema })
+const planAsked = z.strictObject({ brief: briefSchema })
 const checkAsked = z.strictObject({ brief: briefSchema, plan: z.unknown() })
 
 const EXAMPLE = {
   day: '2026-03-05',
   minutes: 60,
   bays: 3,
-  stock: { straps: 6, blocks: 12 },
+  stock: { strap: 6, block: 12 },
   students: ['wren', 'ash', 'fen'].map((id) => ({ ...STUDENT_EXAMPLE, id })),
 }
 const EXAMPLE_BRIEF = briefOf(parse(briefAsked, EXAMPLE))
@@ -46,11 +50,11 @@ export const PLAN_COMMANDS: readonly Command[] = [
     name: 'plan',
     about:
       'A first plan for a brief: versions for everybody, waves at the wall, and what the validator says.',
-    example: { family: 'FS', brief: EXAMPLE_BRIEF },
+    example: { brief: EXAMPLE_BRIEF },
     run: (input) => {
       const asked = parse(planAsked, input)
       once(asked.brief)
-      const plan = planOf(asked)
+      const plan = planOf(asked.brief)
       return { plan, problems: validatePlan(shippedPractice(), asked.brief, plan) }
     },
   },
@@ -58,7 +62,7 @@ export const PLAN_COMMANDS: readonly Command[] = [
     name: 'check-plan',
     about:
       'What the validator says of a plan by the brief it was made from; plans of older releases are read too.',
-    example: { brief: EXAMPLE_BRIEF, plan: planOf({ family: 'FS', brief: EXAMPLE_BRIEF }) },
+    example: { brief: EXAMPLE_BRIEF, plan: planOf(EXAMPLE_BRIEF) },
     run: (input) => {
       const asked = parse(checkAsked, input)
       const plan = readPlan(asked.plan)
@@ -78,15 +82,16 @@ function once({ people }: Brief): void {
     )
 }
 
-function planOf({ family, brief }: z.output<typeof planAsked>): Plan {
-  const plan = greedyPlan(shippedPractice(), brief, family)
-  if (!plan.ok) throw new InputError([], describePlanRefusal(plan.refusal))
-  return plan.value
+function planOf(brief: Brief): Plan {
+  const made = planClass(shippedPractice(), brief)
+  if (!made.ok) throw new InputError([], describePlanRefusal(made.refusal))
+  return made.value.plan
 }
 
 function briefOf({
   day: on,
   minutes,
+  aim,
   bays,
   stock,
   screening: screened,
@@ -99,11 +104,32 @@ function briefOf({
     checkStudent(student, on, ['students', i])
   })
   return {
-    ...{ version: 1, day: on, minutes, room: { bays }, cupboard: stock, helpers: [], locks: [] },
+    ...{
+      version: 2,
+      day: on,
+      minutes,
+      aim,
+      helpers: [],
+      locks: [],
+      fixed: NOTHING_FIXED,
+      strengthFirst: false,
+    },
+    room: {
+      bays: Array.from({ length: bays }, (_, i) => ({ id: `bay-${i + 1}`, widthCm: 120, corner: i === 0 })),
+      mats: null,
+      open: 1,
+    },
+    cupboard: {
+      listed: true,
+      lines: Object.entries(stock).map(([kind, count]) => ({ id: kind, kind, longCm: null, count })),
+    },
     people: students.map((student) =>
       briefPerson(practice, {
         studentId: student.id,
         breathS: 5,
+        heightCm: null,
+        firstMonth: false,
+        ...{ waited: { wall: 0, help: 0 }, recent: [] },
         mostAttempts: ATTEMPT_CAP.usual,
         touch: 'ask',
         limits: screened === 'recorded' ? NO_LIMITS : NOT_ASKED,

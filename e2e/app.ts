@@ -1,5 +1,6 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
+import { expect, type Page } from '@playwright/test'
 import net from 'node:net'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -96,4 +97,17 @@ function freePort(): Promise<number> {
       server.close(() => resolve(typeof address === 'object' && address ? address.port : 0))
     })
   })
+}
+
+/** Goes on in a class that runs until a block is on. */
+export async function toBlock(page: Page, title: string): Promise<void> {
+  // The headings of before the class are none of its blocks.
+  await expect(page.getByRole('timer')).toBeVisible()
+  const now = page.getByRole('heading', { level: 2, name: title, exact: true })
+  for (let n = 0; n < 16 && !(await now.isVisible()); n += 1) {
+    const shown = await page.getByRole('heading', { level: 2 }).first().textContent()
+    await page.getByRole('button', { name: /^Next: / }).click()
+    await expect(page.getByRole('heading', { level: 2 }).first()).not.toHaveText(shown ?? '')
+  }
+  await expect(now).toBeVisible()
 }

@@ -39,7 +39,7 @@ for (const colorScheme of ['light', 'dark'] as const)
   test.describe(`the ${colorScheme} scheme`, () => {
     test.use({ colorScheme })
     test('axe finds nothing serious on any page', async ({ page }) => {
-      test.setTimeout(120_000)
+      test.setTimeout(240_000)
       await page.goto(`${app.address}/readiness`)
       const person = await page.getByRole('link', { name: 'Ines Calder' }).getAttribute('href')
       const profile = person?.replace('readiness', 'students')

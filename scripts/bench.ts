@@ -4,7 +4,9 @@ import { addDays } from '@/core/day'
 import { POSITIONS, solvePosition } from '@/core/mechanics/positions/catalogue'
 import type { Brief } from '@/core/classes/brief'
 import { briefPerson } from '@/core/classes/reach'
-import { greedyPlan } from '@/core/planning/greedy'
+import { USUAL_AIM } from '@/core/classes/aim'
+import { NOTHING_FIXED } from '@/core/classes/fixed'
+import { bestPlan, startsFor } from '@/core/planning/plan-class'
 import { outlineOf } from '@/core/figure/outline'
 import { pathsOf, pictureOf } from '@/core/figure/picture'
 import { entriesOf } from '@/core/library/entries'
@@ -16,7 +18,7 @@ import { decide } from '@/core/readiness/decide'
 import { PLAIN_RESULT, type Evidence, type Observation } from '@/core/readiness/evidence'
 import { SETUPS, solveSetup } from '@/core/setups/catalogue'
 import { demoWorld } from '@/core/simulate/demo'
-import { seeded, uuidAt } from '@/core/simulate/random'
+import { seeded, uuidAt } from '@/core/random'
 
 /** Median and tail of one call, over batches so that the timer's grain does not show. */
 function bench(name: string, work: () => unknown, batch: number): void {
@@ -111,12 +113,26 @@ once('30 people x 6 families, 47,010 observations', () =>
   }),
 )
 const brief: Brief = {
-  ...{ version: 1, day: asOf, minutes: 60, room: { bays: 3 }, cupboard: { straps: 6, blocks: 12 } },
+  ...{ version: 2, day: asOf, minutes: 75, aim: USUAL_AIM, fixed: NOTHING_FIXED, strengthFirst: false },
+  room: {
+    bays: [1, 2, 3, 4, 5].map((i) => ({ id: `bay-${i}`, widthCm: 120, corner: i === 1 })),
+    mats: null,
+    open: 1,
+  },
+  cupboard: {
+    listed: true,
+    lines: Object.entries({ block: 12, strap: 6, chair: 4, bolster: 4 }).map(([kind, count]) => ({
+      ...{ id: kind, kind, longCm: null, count },
+    })),
+  },
   ...{ helpers: [], locks: [] },
   people: evidence.map((e) =>
     briefPerson(practice, {
       studentId: e.id,
       breathS: 5,
+      heightCm: 168,
+      firstMonth: false,
+      ...{ waited: { wall: 0, help: 0 }, recent: [] },
       mostAttempts: 12,
       touch: 'ask',
       limits: NOT_ASKED,
@@ -125,4 +141,5 @@ const brief: Brief = {
     }),
   ),
 }
-bench('greedy plan, 14 people', () => greedyPlan(practice, brief, 'FS'), 5)
+bench('first plan, 14 people', () => startsFor(practice, brief), 5)
+once('whole search, 14 people', () => bestPlan(practice, brief))

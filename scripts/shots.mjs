@@ -62,7 +62,7 @@ const setup = (id, who) => async (page) => {
 const plan = async (page) => {
   await page.goto('/plans')
   await page.getByRole('link', { name: 'Tuesday upside down' }).first().click()
-  await page.getByRole('button', { name: /Make the plan|Plan again/ }).click()
+  await page.getByRole('button', { name: /Make the plan|Plan again from today/ }).click()
   await page.getByRole('link', { name: 'Take to class' }).waitFor()
 }
 const teach = async (page) => {
@@ -72,15 +72,17 @@ const teach = async (page) => {
   await start.or(page.getByRole('timer')).waitFor()
   if (await start.isVisible()) await start.click()
   await page.getByRole('timer').waitFor()
-  await page.getByRole('button', { name: /Next: Dolphin/ }).click()
-  await page.getByRole('button', { name: /Next: At the wall/ }).click()
+  const peak = page.getByRole('heading', { level: 2, name: /, in turns$/ })
+  for (let n = 0; n < 12 && !(await peak.isVisible()); n += 1) {
+    await page.getByRole('button', { name: /^Next: / }).click()
+    await page.waitForTimeout(400)
+  }
   await page.waitForTimeout(800)
 }
 
 /** name → size, scheme and how to get there, in an order that builds the state they need. */
 const VIEWS = [
   { name: 'today', size: LAPTOP, go: open('/') },
-  { name: 'today-phone', size: PHONE, go: open('/') },
   { name: 'room', size: LAPTOP, go: open('/studio') },
   { name: 'approaches', size: LAPTOP, go: open('/studio/approaches') },
   { name: 'door', size: TABLET, go: door },
@@ -118,6 +120,15 @@ const VIEWS = [
     },
   },
   { name: 'teach-tablet', size: TABLET, go: teach },
+  {
+    name: 'room-display',
+    size: LAPTOP,
+    go: async (page) => {
+      await teach(page)
+      await page.getByRole('link', { name: 'Room display' }).click()
+      await page.getByRole('region', { name: 'Up' }).waitFor()
+    },
+  },
   { name: 'library', size: LAPTOP, go: open('/library') },
   { name: 'library-step', size: LAPTOP, go: open('/library/FS-10a') },
   {

@@ -16,7 +16,7 @@ mkdirSync(REPORTS, { recursive: true })
 
 await step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
 await step('types', 'npm', ['run', '--silent', 'types'])
-// Jest leaves a core free on two, so the linters run beside it.
+// The linters fill what the units leave of two cores.
 await Promise.all([linters(), units()])
 const built = await timed('build', ensureBuilt)
 add('build', built)
@@ -39,7 +39,13 @@ async function linters() {
 }
 
 async function units() {
-  await suite('units', 'jest.json', 'npx', ['jest', '--json', '--outputFile=reports/jest.json'], jestCounts)
+  await suite(
+    'units',
+    'jest.json',
+    'npx',
+    ['jest', '--maxWorkers=2', '--json', '--outputFile=reports/jest.json'],
+    jestCounts,
+  )
 }
 
 /** A step that either holds or does not: one count. */

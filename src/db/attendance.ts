@@ -86,3 +86,8 @@ export function attendanceBefore(
     if (mark) history.set(studentId, [...(history.get(studentId) ?? []), mark])
   return history
 }
+
+/** Who on the list is marked as not there. */
+export function absentFrom(scope: Scope, classId: string): Set<string> {
+  return new Set(rosterOf(scope, classId).flatMap((l) => (l.attended === 'absent' ? [l.studentId] : [])))
+}

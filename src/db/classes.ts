@@ -1,4 +1,6 @@
 import { asc, desc, eq, gte, inArray, lt, sql, type SQL } from 'drizzle-orm'
+import { aimSchema, USUAL_AIM, type Aim } from '@/core/classes/aim'
+import { fixedSchema, NOTHING_FIXED, type Fixed } from '@/core/classes/fixed'
 import type { Lock, Part } from '@/core/classes/lock'
 import type { OverrideReason } from '@/core/classes/override'
 import { foldRun, type ClassEvent, type Run } from '@/core/classes/run'
@@ -16,6 +18,8 @@ export type ClassRecord = {
   readonly minutes: number
   readonly bays: number
   readonly groupId: string | null
+  readonly aim: Aim
+  readonly fixed: Fixed
   readonly roster: readonly string[]
 }
 
@@ -64,8 +68,8 @@ export function classLines(
   const people = counted(classRoster)
   const plans = counted(classPlan)
   const events = eventsWhere(scope, inArray(classEvent.classId, ids))
-  const lines = rows.map(({ studioId: _o, ...row }) => ({
-    ...row,
+  const lines = rows.map((row) => ({
+    ...recordOf(row),
     people: people.get(row.id) ?? 0,
     planned: plans.has(row.id),
     state: foldRun(events.filter((e) => e.classId === row.id)).state,
@@ -91,15 +95,54 @@ function oneClass(scope: Scope, where: SQL): ClassRecord | null {
     .orderBy(asc(classSession.day), asc(classSession.startTime))
     .get()
   if (!row) return null
-  const { studioId: _o, ...fields } = row
   const roster = scope.db.select().from(classRoster).where(eq(classRoster.classId, row.id)).all()
-  return { ...fields, roster: roster.map((r) => r.studentId) }
+  return { ...recordOf(row), roster: roster.map((r) => r.studentId) }
+}
+
+/** A row as it is used: what cannot be read of its aim or of what was fixed counts as the usual. */
+function recordOf({
+  studioId: _o,
+  aim,
+  fixed,
+  ...row
+}: typeof classSession.$inferSelect): Omit<ClassRecord, 'roster'> {
+  return {
+    ...row,
+    aim: aimSchema.safeParse(aim).data ?? USUAL_AIM,
+    fixed: fixedSchema.safeParse(fixed).data ?? NOTHING_FIXED,
+  }
+}
+
+/** Keeps what the teacher fixed about a class as a whole. */
+export function saveFixed(scope: Scope, id: string, fixed: Fixed): void {
+  scope.db
+    .update(classSession)
+    .set({ fixed })
+    .where(mine(scope, classSession, eq(classSession.id, id)))
+    .run()
+}
+
+/** Puts more people on a class's list; whoever is on it stays there once. */
+export function addToRoster(scope: Scope, classId: string, studentIds: readonly string[]): void {
+  for (const studentId of studentIds)
+    scope.db
+      .insert(classRoster)
+      .values({ studioId: scope.studioId, classId, studentId })
+      .onConflictDoNothing()
+      .run()
 }
 
 /** Stores a new class with its roster; the same id a second time changes nothing. */
 export function addClass(
   scope: Scope,
-  { roster, ...row }: Omit<ClassRecord, 'groupId'> & { groupId?: string | null },
+  {
+    roster,
+    ...row
+  }: Omit<ClassRecord, 'groupId' | 'aim' | 'fixed'> & {
+    groupId?: string | null
+    aim?: Aim
+    fixed?: Fixed
+  },
 ): boolean {
   const isNew =
     scope.db

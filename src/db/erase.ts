@@ -1,10 +1,11 @@
 import { eq } from 'drizzle-orm'
 import type { Brief } from '@/core/classes/brief'
+import type { Fixed } from '@/core/classes/fixed'
 import type { Decision } from '@/core/readiness/decide'
 import { readBrief } from '@/core/classes/upgrade'
 import { seal, unseal, type HealthKey } from './health-codec'
 import { incidentsOf } from './incidents'
-import { approachChoice, classDecision, classPlan, student } from './schema'
+import { approachChoice, classDecision, classPlan, classSession, student } from './schema'
 import { mine, type Scope } from './scope'
 
 /** What goes and what stays when somebody is erased. */
@@ -18,6 +19,7 @@ export type Erasure = { readonly plans: number; readonly decisions: number; read
 export function eraseStudent(scope: Scope, key: HealthKey | null, id: string, nobody: string): Erasure {
   const incidents = incidentsOf(scope, id)
   const plans = renameInPlans(scope, key, id, nobody)
+  forgetFixed(scope, id)
   const decisions = stripDecisions(scope, id, nobody)
   scope.db
     .delete(approachChoice)
@@ -58,7 +60,23 @@ function without(brief: Brief, id: string): Brief {
     ...brief,
     people: brief.people.filter((p) => p.studentId !== id),
     locks: brief.locks.filter((l) => l.studentId !== id),
+    fixed: withoutIn(brief.fixed, id),
   }
+}
+
+/** Nothing fixed about a class names them any more. */
+function forgetFixed(scope: Scope, id: string): void {
+  for (const row of scope.db.select().from(classSession).where(mine(scope, classSession)).all())
+    if (row.fixed?.out.includes(id))
+      scope.db
+        .update(classSession)
+        .set({ fixed: withoutIn(row.fixed, id) })
+        .where(eq(classSession.id, row.id))
+        .run()
+}
+
+function withoutIn(fixed: Fixed, id: string): Fixed {
+  return { ...fixed, out: fixed.out.filter((o) => o !== id) }
 }
 
 function stripDecisions(scope: Scope, id: string, nobody: string): number {

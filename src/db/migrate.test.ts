@@ -6,7 +6,7 @@ import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync }
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { gunzipSync } from 'node:zlib'
-import { versionsOf } from '@/core/classes/plan'
+import { doingsOf } from '@/core/classes/plan'
 import { shippedPractice } from '@/core/practice/library'
 import { rosterOf } from './attendance'
 import { classLines, findClass, locksOf } from './classes'
@@ -119,8 +119,8 @@ describe('data of the release before the floor log', () => {
     const db = scope()
     const stored = planOf(db, key(), OLD_CLASS)
     expect(stored?.brief).toBeNull()
-    expect(stored?.plan).toMatchObject({ version: 1, minutes: 60, bays: 2 })
-    const names = stored?.plan.blocks.flatMap(versionsOf).map((v) => v.studentId)
+    expect(stored?.plan).toMatchObject({ version: 2, minutes: 60, points: null })
+    const names = stored?.plan.blocks.flatMap(doingsOf).map((v) => v.studentId)
     expect(new Set(names)).toEqual(new Set(findClass(db, OLD_CLASS)?.roster))
   })
   it('its notes open with its key, and no other is made in its place', () => {

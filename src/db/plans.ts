@@ -1,4 +1,4 @@
-import { desc, eq } from 'drizzle-orm'
+import { and, asc, desc, eq } from 'drizzle-orm'
 import type { Brief } from '@/core/classes/brief'
 import type { Plan } from '@/core/classes/plan'
 import { readBrief, readPlan } from '@/core/classes/upgrade'
@@ -20,6 +20,11 @@ export function addPlan(
   entry: { readonly id: string; readonly classId: string; readonly madeMs: number },
   { plan, brief }: { readonly plan: Plan; readonly brief: Brief },
 ): void {
+  // What was taken back is given up with the next change.
+  scope.db
+    .delete(classPlan)
+    .where(mine(scope, classPlan, and(eq(classPlan.classId, entry.classId), eq(classPlan.undone, true))))
+    .run()
   const last = newest(scope, entry.classId)
   scope.db
     .insert(classPlan)
@@ -37,16 +42,55 @@ export function addPlan(
 /** The plan that counts; null where a class has none that can be read. */
 export function planOf(scope: Scope, key: HealthKey | null, classId: string): PlanRecord | null {
   const row = newest(scope, classId)
-  const plan = row ? readPlan(row.plan) : null
-  if (!row || !plan) return null
+  return row ? recordOf(row, key) : null
+}
+
+/** The plan that a step leads to: back to the one before, or on to one that was taken back; null where there is none. */
+export function planAt(
+  scope: Scope,
+  key: HealthKey | null,
+  classId: string,
+  step: 'back' | 'on',
+): PlanRecord | null {
+  const row = stepRow(scope, classId, step)
+  return row ? recordOf(row, key) : null
+}
+
+/** Takes the newest plan of a class back, or puts the one in again that was taken back last. */
+export function takeStep(scope: Scope, classId: string, step: 'back' | 'on'): void {
+  const row = step === 'back' ? newest(scope, classId) : stepRow(scope, classId, 'on')
+  if (row)
+    scope.db
+      .update(classPlan)
+      .set({ undone: step === 'back' })
+      .where(mine(scope, classPlan, eq(classPlan.id, row.id)))
+      .run()
+}
+
+function stepRow(scope: Scope, classId: string, step: 'back' | 'on'): Row | undefined {
+  const [first, second] = scope.db
+    .select()
+    .from(classPlan)
+    .where(mine(scope, classPlan, and(eq(classPlan.classId, classId), eq(classPlan.undone, step === 'on'))))
+    .orderBy(step === 'on' ? asc(classPlan.version) : desc(classPlan.version))
+    .limit(2)
+    .all()
+  return step === 'on' ? first : second
+}
+
+type Row = typeof classPlan.$inferSelect
+
+function recordOf({ classId, ...row }: Row, key: HealthKey | null): PlanRecord | null {
+  const plan = readPlan(row.plan)
+  if (!plan) return null
   return { plan, brief: row.brief !== null && key ? readBrief(unseal(key, classId, row.brief)) : null }
 }
 
-function newest(scope: Scope, classId: string) {
+function newest(scope: Scope, classId: string): Row | undefined {
   return scope.db
     .select()
     .from(classPlan)
-    .where(mine(scope, classPlan, eq(classPlan.classId, classId)))
+    .where(mine(scope, classPlan, and(eq(classPlan.classId, classId), eq(classPlan.undone, false))))
     .orderBy(desc(classPlan.version))
     .get()
 }

@@ -22,9 +22,31 @@ export async function newStamp(): Promise<Stamp> {
   return stamp
 }
 
+/** Which device this is; empty where the browser keeps nothing. */
+export async function ownDeviceId(): Promise<string> {
+  const db = await deviceDb().catch(() => null)
+  const known = await db?.get('kept', DEVICE)
+  return typeof known === 'string' ? known : ''
+}
+
 /** An id for something that is made once on this device. */
 export function newId(): string {
   return v7()
+}
+
+/**
+ * Hears of a stamp of another device: whatever is tapped here from now on is ordered after it, whatever the clocks say.
+ * @param hlc the newest that this screen has seen
+ */
+export async function hearOf(hlc: string): Promise<void> {
+  const db = await deviceDb().catch(() => null)
+  if (!db) return
+  const tx = db.transaction('kept', 'readwrite', STRICT)
+  const own = await tx.store.get(CLOCK)
+  const [heard, last] = [readHlc(hlc), readHlc(typeof own === 'string' ? own : '')]
+  const isLater = heard.ms > last.ms || (heard.ms === last.ms && heard.counter > last.counter)
+  if (isLater) await tx.store.put(hlc, CLOCK)
+  await tx.done
 }
 
 function makeshift(): Stamp {

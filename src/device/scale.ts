@@ -1,6 +1,6 @@
 'use client'
 
-import { seeded, normal, type Random } from '@/core/simulate/random'
+import { seeded, normal, type Random } from '@/core/random'
 
 /** What a bathroom scale shows, in its own unit. Stands for the device until one is connected. */
 export type Scale = {

@@ -42,7 +42,7 @@ function transact<S extends z.ZodType, T>(
   raw: unknown,
   layer: boolean,
 ): Answer<T> {
-  return inOneGo((ctx) => {
+  return orNothing((ctx) => {
     const parsed = (typeof schema === 'function' ? schema(practiceFields(ctx)) : schema).safeParse(raw)
     if (!parsed.success)
       return {
@@ -53,6 +53,27 @@ function transact<S extends z.ZodType, T>(
       return problem('The health notes are shut. Open them and send again; what you typed is still here.')
     return run(ctx, parsed.data)
   }, privacy)
+}
+
+/** Thrown through a transaction, so that what a refused action had written so far is taken back. */
+class Refused extends Error {
+  constructor(readonly answer: Extract<Answer<never>, { ok: false }>) {
+    super('refused')
+  }
+}
+
+/** One transaction of which nothing stays where the answer is a refusal. */
+function orNothing<T>(work: (ctx: Context) => Answer<T>, privacy: Privacy): Answer<T> {
+  try {
+    return inOneGo((ctx) => {
+      const answer = work(ctx)
+      if (!answer.ok) throw new Refused(answer)
+      return answer
+    }, privacy)
+  } catch (error) {
+    if (error instanceof Refused) return error.answer
+    throw error
+  }
 }
 
 /** One transaction that waits for its turn to write, so that a held lock delays and does not refuse. */

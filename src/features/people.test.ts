@@ -17,14 +17,13 @@ const load = async () => ({
   healthQueries: await import('./health/queries'),
   layer: await import('./layer'),
   layerActions: await import('./health/layer-actions'),
-  door: await import('./door/actions'),
   doorQueries: await import('./door/queries'),
   incidents: await import('./incidents/actions'),
   incidentQueries: await import('./incidents/queries'),
   students: await import('./students/actions'),
   studentQueries: await import('./students/queries'),
   plans: await import('./plans/actions'),
-  planQueries: await import('./plans/queries'),
+  planQueries: await import('./plans/plan-queries'),
   readiness: await import('./readiness/person-queries'),
   board: await import('./readiness/board-queries'),
   facts: await import('./facts/actions'),
@@ -166,27 +165,6 @@ describe('tonight’s check-in', () => {
   })
 })
 
-describe('the door', () => {
-  it('marks who came, takes people nobody expected, and counts again', async () => {
-    const [first] = app.doorQueries.doorData(shown(), tonight())?.lines ?? []
-    const mark = (studentId: string) =>
-      app.facts.recordFact({ ...stamp(), kind: 'attended', classId: tonight(), studentId, mark: 'absent' })
-    value(await mark(first?.id ?? ''))
-    expect((await mark(v7())).ok).toBe(false)
-    value(
-      await app.door.newDropIn({ classId: tonight(), studentId: v7(), name: 'Lettie Marrow', here: stamp() }),
-    )
-    value(await app.door.dropIn({ classId: tonight(), studentId: idOf('Ravi Ellender'), here: stamp() }))
-    const lines = app.doorQueries.doorData(shown(), tonight())?.lines ?? []
-    expect(lines.find((l) => l.name === 'Lettie Marrow')).toMatchObject({
-      dropIn: true,
-      attended: 'here',
-      ask: 'not screened yet',
-    })
-    expect(lines).toHaveLength(12)
-  })
-})
-
 describe('an incident', () => {
   const report = (part: object = {}) => ({
     id: v7(),
@@ -225,8 +203,9 @@ describe('erasing somebody', () => {
       title: 'Farewell',
       day: DAY,
       startTime: '20:00',
-      minutes: '30',
+      minutes: '60',
       bays: 2,
+      aim: { kind: 'practice' as const, families: ['FS' as const] },
       groupId: null,
       roster,
       planId: v7(),
@@ -247,7 +226,7 @@ describe('erasing somebody', () => {
     expect(gone).toMatchObject({ plans: 1, decisions: 1, incidents: 1 })
 
     const plan = app.planQueries.planView(shown(), classId)
-    expect(plan?.blocks.flatMap((b) => b.versions.map((v) => v.name))).toContain('Somebody erased')
+    expect(plan?.blocks.flatMap((b) => b.doings.map((v) => v.name))).toContain('Somebody erased')
     const kept = app.teachingQueries.changesOf(shown(), classId)?.changes.find((c) => c.studentId === nobody)
     expect(kept).toMatchObject({ name: 'Somebody erased', inputsErased: true })
     expect(readdirSync(folder).filter((f) => f.includes('before-'))).toEqual([])

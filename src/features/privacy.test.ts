@@ -24,6 +24,8 @@ const load = async () => ({
   incidents: await import('./incidents/queries'),
   library: await import('./library/queries'),
   plans: await import('./plans/queries'),
+  planOne: await import('./plans/plan-queries'),
+  planRoom: await import('./plans/room-queries'),
   board: await import('./readiness/board-queries'),
   byEye: await import('./readiness/by-eye-queries'),
   person: await import('./readiness/person-queries'),
@@ -32,6 +34,9 @@ const load = async () => ({
   students: await import('./students/queries'),
   studio: await import('./studio/queries'),
   teaching: await import('./teaching/queries'),
+  roomDisplay: await import('./teaching/board-queries'),
+  wrap: await import('./teaching/wrap-queries'),
+  log: await import('./teaching/log-queries'),
   today: await import('./today/queries'),
 })
 let app: Awaited<ReturnType<typeof load>>
@@ -78,6 +83,7 @@ beforeAll(async () => {
     startTime: '20:00',
     minutes: '60',
     bays: 2,
+    aim: { kind: 'practice' as const, families: ['FS' as const] },
   }
   const roster = world.students.map((s) => s.id)
   value(await plans.createClass({ ...form, groupId: null, roster }))
@@ -115,9 +121,15 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
   entryPage: () => 'the practice, of nobody',
   familyNames: () => '',
   classSummaries: (ctx) => app.plans.classSummaries(ctx, null),
-  newClassData: (ctx) => app.plans.newClassData(ctx, undefined),
-  planView: (ctx) => [app.plans.planView(ctx, CLASS), app.plans.planView(ctx, tonight)],
+  newClassData: (ctx) => app.plans.newClassData(ctx, { from: tonight }),
+  planView: (ctx) => [app.planOne.planView(ctx, CLASS), app.planOne.planView(ctx, tonight)],
+  roomThrough: (ctx) => [app.planRoom.roomThrough(ctx, CLASS), app.planRoom.roomThrough(ctx, tonight)],
   board: (ctx) => app.board.board(ctx),
+  roomBoard: (ctx) => [app.roomDisplay.roomBoard(ctx, CLASS), app.roomDisplay.roomBoard(ctx, tonight)],
+  logbook: (ctx) => app.log.logbook(ctx, {}, 1),
+  wrapUp: (ctx) => [app.wrap.wrapUp(ctx, CLASS), app.wrap.wrapUp(ctx, tonight)],
+  recap: (ctx) => app.wrap.recap(ctx, CLASS),
+  sheetToEnter: (ctx) => app.wrap.sheetToEnter(ctx, CLASS),
   byEye: (ctx) => app.byEye.byEye(ctx, 'HD', 'all'),
   personReadiness: (ctx) =>
     everybody((id) =>

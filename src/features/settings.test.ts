@@ -126,13 +126,13 @@ describe('the studio', () => {
   })
   it('plans the next class of a group on its own weekday', async () => {
     const [group] = app.groupQueries.groupViews(shown()).groups
-    expect(app.planQueries.newClassData(shown(), group?.id).start).toMatchObject({
+    expect(app.planQueries.newClassData(shown(), { group: group?.id }).start).toMatchObject({
       day: DAY,
       startTime: '18:30',
       minutes: 75,
     })
     value(await app.groups.keepGroup({ ...group!, weekday: 4, members: [idOf('Ines Calder')] }))
-    expect(app.planQueries.newClassData(shown(), group?.id).start).toMatchObject({
+    expect(app.planQueries.newClassData(shown(), { group: group?.id }).start).toMatchObject({
       day: '2026-03-12',
       roster: [idOf('Ines Calder')],
     })

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { seeded, uuidAt } from '@/core/simulate/random'
+import { seeded, uuidAt } from '@/core/random'
 import { demoWorld, type DemoWorld } from '@/core/simulate/demo'
 import type { Answer } from '@/features/answer'
 import type { Context, Privacy } from '@/features/context'

@@ -1,13 +1,15 @@
 import fc from 'fast-check'
-import type { Brief, BriefPerson } from '@/core/classes/brief'
+import { CLASS_KINDS, USUAL_AIM } from '@/core/classes/aim'
+import type { Brief, BriefPerson, StockLine } from '@/core/classes/brief'
+import { NOTHING_FIXED } from '@/core/classes/fixed'
 import type { Lock } from '@/core/classes/lock'
 import type { Plan, PlanBlock } from '@/core/classes/plan'
 import { briefPerson } from '@/core/classes/reach'
-import { greedyPlan } from '@/core/planning/greedy'
+import { planClass } from '@/core/planning/plan-class'
 import { shippedPractice } from '@/core/practice/library'
-import { FAMILIES } from '@/core/practice/schema'
+import { FAMILIES, type Family } from '@/core/practice/schema'
 import type { Decision, Outcome } from '@/core/readiness/decide'
-import { capsFrom, NOT_ASKED, type Caps } from '@/core/screening/caps'
+import { capsFrom, NO_LIMITS, NOT_ASKED, type Caps } from '@/core/screening/caps'
 import { must } from './bodies'
 
 const practice = shippedPractice()
@@ -20,25 +22,33 @@ export type Someone = {
   looked?: { answer: 'accept' | 'hold-back' | 'override'; reason: 'seen-it' | null } | null
   limits?: Caps
   mostAttempts?: number
+  family?: Family
+  touch?: BriefPerson['touch']
+  firstMonth?: boolean
+  breathS?: number
 }
 
-/** Somebody for a brief, who stands as told in the forearm family and nowhere else. */
+/** Somebody for a brief, who stands as told in one family (forearm stand where none is named) and nowhere else. */
 export function person(i: number, part: Someone = {}): BriefPerson {
   const { standingId = 'FS-04', targetId = 'FS-05', outcome = 'near', looked = null } = part
+  const own = part.family ?? 'FS'
   const studentId = `p${i}`
   const none = { reasons: [], missing: [], wouldChange: null, branches: [] }
   const decisions = FAMILIES.map((family): Decision => {
     const base = { studentId, family, asOf: DAY, ...none }
-    if (family !== 'FS') return { ...base, outcome: 'build', standing: null, targetId: null }
+    if (family !== own) return { ...base, outcome: 'build', standing: null, targetId: null }
     const standing =
       standingId === null ? null : ({ stageId: standingId, by: 'placement' } as Decision['standing'])
     return { ...base, outcome, standing, targetId }
   })
   return briefPerson(practice, {
     studentId,
-    breathS: 5,
+    breathS: part.breathS ?? 5,
     mostAttempts: part.mostAttempts ?? 12,
-    touch: 'ask',
+    heightCm: 168,
+    firstMonth: part.firstMonth ?? false,
+    ...{ waited: { wall: 0, help: 0 }, recent: [] },
+    touch: part.touch ?? 'ask',
     limits: part.limits ?? NOT_ASKED,
     decisions,
     looked: () => looked,
@@ -50,19 +60,44 @@ export function limited(...conditions: string[]): Caps {
   return capsFrom(practice, { set: new Set(conditions), unknown: [] }, [], DAY)
 }
 
-/** A brief for half an hour, two bays and four people, or another. */
-export function brief(part: Partial<Omit<Brief, 'room'>> & { bays?: number } = {}): Brief {
-  const { bays = 2, ...rest } = part
+/** Bays in a row, each wide enough for a straight line. */
+export function bays(count: number): Brief['room']['bays'] {
+  return Array.from({ length: count }, (_, i) => ({ id: `bay-${i + 1}`, widthCm: 120, corner: i === 0 }))
+}
+
+/** A cupboard with so many of each kind. */
+export function stock(part: Record<string, number> = {}): Brief['cupboard'] {
+  const usual = { block: 12, strap: 12, chair: 4, bolster: 6, slab: 12, blanket: 12, bench: 0, slider: 4 }
   return {
-    ...{ version: 1, day: DAY, minutes: 30, room: { bays }, cupboard: { straps: 12, blocks: 12 } },
-    ...{ helpers: [], locks: [], people: [1, 2, 3, 4].map((i) => person(i)) },
+    listed: true,
+    lines: Object.entries({ ...usual, ...part }).map(([kind, count]): StockLine => ({
+      id: kind,
+      kind,
+      longCm: null,
+      count,
+    })),
+  }
+}
+
+/** A brief for an hour, four bays and six people, or another. */
+export function brief(part: Partial<Omit<Brief, 'room'>> & { bays?: number } = {}): Brief {
+  const { bays: count = 4, ...rest } = part
+  return {
+    ...{ version: 2, day: DAY, minutes: 60, aim: USUAL_AIM },
+    room: { bays: bays(count), mats: null, open: 2 },
+    cupboard: stock(),
+    ...{ helpers: [], locks: [], fixed: NOTHING_FIXED, strengthFirst: false },
+    people: [1, 2, 3, 4, 5, 6].map((i) => person(i)),
     ...rest,
   }
 }
 
-/** The greedy plan of a brief. */
+/** States judged where any plan will do. */
+const FEW = 150
+
+/** The first plan of a brief. */
 export function planOf(b: Brief): Plan {
-  return must(greedyPlan(practice, b, 'FS'))
+  return must(planClass(practice, b, FEW)).plan
 }
 
 /** The block of a kind. */
@@ -72,51 +107,82 @@ export function blockOf<K extends PlanBlock['kind']>(plan: Plan, kind: K): Extra
   return found
 }
 
-const STAGES = practice.stages.filter((s) => s.family === 'FS').map((s) => s.id)
 const CONDITIONS = [...new Set(practice.cautions.flatMap((c) => c.conditions))]
+const TEACHABLE = FAMILIES.filter((f) => f !== 'AD')
 
-/** Anybody: any standing, any limits, asked or not, looked at or not. */
-const anyone = fc.record({
-  standingId: fc.option(fc.constantFrom(...STAGES)),
-  targetId: fc.option(fc.constantFrom(...STAGES)),
-  outcome: fc.constantFrom<Outcome>('not-now', 'offer', 'once-more', 'near', 'build', 'held', 'step-back'),
-  looked: fc.constantFrom<(Someone['looked'] & object) | null>(
-    null,
-    { answer: 'accept', reason: null },
-    { answer: 'hold-back', reason: null },
-    { answer: 'override', reason: 'seen-it' },
-  ),
-  mostAttempts: fc.integer({ min: 1, max: 12 }),
-  limits: fc.oneof(
-    fc.constant(NOT_ASKED),
-    fc.subarray(CONDITIONS, { maxLength: 4 }).map((conditions) => limited(...conditions)),
-  ),
-})
-
-const anyLock = fc.record({
-  who: fc.nat(15),
-  part: fc.constantFrom<Lock['part']>('skill', 'waves'),
-  stageId: fc.constantFrom(...STAGES),
-})
-
-/** Any class: people with limits, answers and locks of the teacher's, any room and cupboard. */
-export const anyBrief: fc.Arbitrary<Brief> = fc
-  .record({
-    people: fc.array(anyone, { minLength: 3, maxLength: 14 }),
-    locks: fc.array(anyLock, { maxLength: 4 }),
-    minutes: fc.integer({ min: 20, max: 90 }),
-    bays: fc.integer({ min: 1, max: 5 }),
-    straps: fc.nat(8),
-    blocks: fc.nat(12),
+/** Anybody in a family: any standing, any limits, asked or not, looked at or not, hands welcome or not. */
+const anyoneIn = (family: Family) => {
+  const stages = practice.stages.filter((s) => s.family === family).map((s) => s.id)
+  return fc.record({
+    family: fc.constant(family),
+    standingId: fc.option(fc.constantFrom(...stages)),
+    targetId: fc.option(fc.constantFrom(...stages)),
+    outcome: fc.constantFrom<Outcome>('not-now', 'offer', 'once-more', 'near', 'build', 'held', 'step-back'),
+    looked: fc.constantFrom<(Someone['looked'] & object) | null>(
+      null,
+      { answer: 'accept', reason: null },
+      { answer: 'hold-back', reason: null },
+      { answer: 'override', reason: 'seen-it' },
+    ),
+    mostAttempts: fc.integer({ min: 1, max: 12 }),
+    breathS: fc.constantFrom(3, 5, 8),
+    firstMonth: fc.boolean(),
+    touch: fc.constantFrom<BriefPerson['touch']>('no', 'ask', 'yes'),
+    limits: fc.oneof(
+      fc.constant(NOT_ASKED),
+      fc.constant(NO_LIMITS),
+      fc.subarray(CONDITIONS, { maxLength: 4 }).map((conditions) => limited(...conditions)),
+    ),
   })
-  .map(({ people, locks, minutes, bays, straps, blocks }) =>
-    brief({
-      minutes,
-      bays,
-      cupboard: { straps, blocks },
+}
+
+/** Any class: one family or two or a kind of its own, people with limits, answers and locks, any room and cupboard. */
+export const anyBrief: fc.Arbitrary<Brief> = fc
+  .tuple(fc.shuffledSubarray([...TEACHABLE], { minLength: 1, maxLength: 2 }), fc.constantFrom(...CLASS_KINDS))
+  .chain(([families, kind]) => {
+    const stages = practice.stages.filter((s) => families.some((f) => f === s.family)).map((s) => s.id)
+    return fc.record({
+      aim: fc.constant<Brief['aim']>({ kind, families }),
+      people: fc.array(fc.oneof(...families.map(anyoneIn)), { minLength: 3, maxLength: 14 }),
+      locks: fc.array(
+        fc.record({
+          who: fc.nat(15),
+          part: fc.constantFrom<Lock['part']>('skill', 'waves'),
+          stageId: fc.constantFrom(...stages),
+        }),
+        { maxLength: 3 },
+      ),
+      out: fc.array(fc.nat(15), { maxLength: 2 }),
+      minutes: fc.integer({ min: 30, max: 95 }),
+      bayCount: fc.integer({ min: 0, max: 6 }),
+      pieces: fc.record({
+        block: fc.nat(14),
+        strap: fc.nat(8),
+        chair: fc.nat(4),
+        slab: fc.nat(12),
+        bolster: fc.nat(4),
+      }),
+      open: fc.nat(2),
+      helpers: fc.subarray([
+        { id: 'h1', trained: ['AS-kick-catch', 'AS-hips-steady'] },
+        { id: 'h2', trained: ['AS-leg-lift'] },
+      ]),
+      strengthFirst: fc.boolean(),
+    })
+  })
+  .map(({ people, locks, out, minutes, bayCount, pieces, open, helpers, aim, strengthFirst }) => ({
+    ...brief({
+      ...{ minutes, aim, helpers, strengthFirst, bays: bayCount, cupboard: stock(pieces) },
       people: people.map((p, i) => person(i, p)),
-      locks: locks
+      fixed: { ...NOTHING_FIXED, out: people.length > 5 ? out.map((i) => `p${i}`) : [] },
+      locks: [...new Map(locks.map((l) => [`${l.who} ${l.part}`, l])).values()]
         .filter(({ who }) => who < people.length)
-        .map(({ who, part, stageId }) => ({ studentId: `p${who}`, part, stageId, reason: 'seen-it' })),
+        .map(({ who, part, stageId }) => ({
+          studentId: `p${who}`,
+          part,
+          stageId,
+          reason: 'seen-it' as const,
+        })),
     }),
-  )
+    room: { bays: bays(bayCount), mats: null, open },
+  }))

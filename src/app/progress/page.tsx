@@ -1,6 +1,7 @@
 import { Group, Stack, Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { endedClasses } from '@/features/teaching/queries'
+import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { TextLink } from '@/ui/text-link'
 import { dayAsked, page } from '@/features/page'
@@ -21,7 +22,11 @@ export default page<{ searchParams: Promise<{ before?: string | string[] }> }>(
               ? 'No class has been taught here yet. Take a plan to class, and what it changed stands here afterwards.'
               : undefined
           }
-        />
+        >
+          <LinkButton href="/progress/log" variant="default">
+            The log
+          </LinkButton>
+        </PageHead>
         <Stack gap="sm">
           {classes.map((c) => (
             <Group key={c.id} className="card" justify="space-between">

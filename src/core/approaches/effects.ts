@@ -84,6 +84,11 @@ export function attemptsAllowed(practice: Library, inForce: InForce): number | n
   return caps.length > 0 ? Math.min(...caps) : null
 }
 
+/** Whether strength comes before the turns: what tires then is part of the way. */
+export function strengthFirst(inForce: InForce): boolean {
+  return inForce.get('A31')?.option === 'drill-first'
+}
+
 /** Whether props stay: nobody is asked to leave one off. */
 export function keepsProps(practice: Library, inForce: InForce): boolean {
   return waysInForce(practice, inForce).some((way) => way.keepsProps)

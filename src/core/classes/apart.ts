@@ -9,17 +9,21 @@ export type Apart = { readonly studentId: string; readonly drillId: string | nul
 
 /**
  * Who does not join a warm-up or counterpose as it is called out: whoever one of its drills is closed to does the first
- * that is open, or rests. A block without drills carries no load of its own.
+ * that is open, or one of the others that prepare the same, or rests. A block without drills carries what load it names.
  */
 export function apartIn(
   practice: Library,
   { people }: Pick<Brief, 'people'>,
-  { drills }: Pick<PracticeBlock, 'drills'>,
+  { drills, load }: Pick<PracticeBlock, 'drills' | 'load'>,
+  others: readonly string[] = [],
 ): Apart[] {
   return people.flatMap(({ studentId, limits, answered }) => {
-    const open = drills.filter((id) =>
-      isOpenTo({ caps: limits, answered }, findById(practice.drills, id).load),
-    )
-    return open.length === drills.length ? [] : [{ studentId, drillId: open[0] ?? null }]
+    const isOpen = (id: string): boolean =>
+      isOpenTo({ caps: limits, answered }, findById(practice.drills, id).load)
+    const open = drills.filter(isOpen)
+    const own = isOpenTo({ caps: limits, answered }, load)
+    return open.length === drills.length && own
+      ? []
+      : [{ studentId, drillId: open[0] ?? others.find(isOpen) ?? null }]
   })
 }

@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import { FAMILIES, LOAD_TAGS } from '../practice/schema'
+import { aimSchema } from './aim'
 import { changeSchema } from './change'
+import { fixedSchema } from './fixed'
 import { lockSchema } from './lock'
 import { OVERRIDE_REASONS } from './override'
 
@@ -43,6 +45,10 @@ const reachSchema = z.strictObject({
   changed: z.record(z.string(), changeSchema),
   /** What stands in place of the family; null where something of it is open. */
   instead: insteadSchema.nullable(),
+  /** How near the next stage is, 0 to 1. */
+  closeness: z.number().min(0).max(1),
+  /** What is short for it: capabilities with their share, which sum to one; empty where nothing is known to be. */
+  lacks: z.record(z.string(), z.number().min(0).max(1)),
 })
 export type ReachInFamily = z.output<typeof reachSchema>
 
@@ -51,29 +57,68 @@ const personSchema = z.strictObject({
   studentId: z.string(),
   /** Own breath, s. */
   breathS: z.number().positive(),
+  /** Stature, cm; null where nobody measured it. */
+  heightCm: z.number().positive().nullable(),
   /** Attempts at most: the studio's, the first month's and what limits leave of them. */
   mostAttempts: z.number().int().min(0),
   /** Whether hands may help. */
   touch: z.enum(['no', 'ask', 'yes']),
   /** Whether the health questions that matter most are answered. */
   answered: z.boolean(),
+  firstMonth: z.boolean(),
+  /** Of the last two classes, in how many they got no turn at the wall or no helper though others did. */
+  waited: z.strictObject({ wall: z.number().int().min(0), help: z.number().int().min(0) }),
+  /** Drills of the last class and of the one before. */
+  recent: z.array(z.array(z.string()).readonly()).max(2).readonly(),
   limits: z.array(limitSchema).readonly(),
   /** By family; a family that is missing here was not asked about. */
   families: z.partialRecord(z.enum(FAMILIES), reachSchema),
 })
 export type BriefPerson = z.output<typeof personSchema>
 
+/** A stretch of wall for one person, as wide as it is; whether it ends in a corner of the room. */
+const baySchema = z.strictObject({
+  id: z.string(),
+  widthCm: z.number().positive(),
+  corner: z.boolean(),
+})
+export type BriefBay = z.output<typeof baySchema>
+
+/** Pieces of one shape and size that may be used. */
+const stockLineSchema = z.strictObject({
+  id: z.string(),
+  kind: z.string(),
+  /** The longest side, cm; null where sizes do not matter. */
+  longCm: z.number().positive().nullable(),
+  count: z.number().int().min(0),
+})
+export type StockLine = z.output<typeof stockLineSchema>
+
 /** Everything a plan is made from and judged by: one value in, so that a past plan is judged by what was known then. */
 export const briefSchema = z.strictObject({
-  version: z.literal(1),
+  version: z.literal(2),
   day: z.iso.date(),
   minutes: z.number(),
-  room: z.strictObject({ bays: z.number().int().min(0) }),
-  cupboard: z.strictObject({ straps: z.number().int().min(0), blocks: z.number().int().min(0) }),
+  aim: aimSchema,
+  room: z.strictObject({
+    bays: z.array(baySchema).readonly(),
+    /** Mats with the bays whose falls reach them; null where the room was not drawn. */
+    mats: z.array(z.strictObject({ id: z.string(), inFall: z.array(z.string()).readonly() })).nullable(),
+    /** Places on the open floor with room to fall all round. */
+    open: z.number().int().min(0),
+  }),
+  cupboard: z.strictObject({
+    lines: z.array(stockLineSchema).readonly(),
+    /** False where nobody listed it and the usual cupboard is taken to be there. */
+    listed: z.boolean(),
+  }),
   people: z.array(personSchema).readonly(),
   /** Who may help with hands that day, and in what. */
-  helpers: z.array(z.strictObject({ id: z.string(), trained: z.array(z.string()).readonly() })),
+  helpers: z.array(z.strictObject({ id: z.string(), trained: z.array(z.string()).readonly() })).readonly(),
   /** Versions the teacher fixed by hand. */
   locks: z.array(lockSchema).readonly(),
+  fixed: fixedSchema,
+  /** Strength before the turns at the wall, where a way of working says so. */
+  strengthFirst: z.boolean(),
 })
 export type Brief = z.output<typeof briefSchema>

@@ -1,83 +1,136 @@
 import { z } from 'zod'
+import { aimSchema } from './aim'
 import { changeSchema } from './change'
+import { WORK_KINDS, type WorkKind } from './fixed'
 import { OVERRIDE_REASONS } from './override'
 
-/** What one person does in a block. */
-const versionSchema = z.strictObject({
+/** What one person does in a working block. */
+const doingSchema = z.strictObject({
   studentId: z.string(),
-  /** Null where nothing at all is open to them: they rest, watch or help. */
-  stageId: z.string().nullable(),
+  /** A stage or a drill; null where nothing of it is open to them: they wait, watch or help. */
+  variantId: z.string().nullable(),
   setupId: z.string().nullable(),
-  straps: z.number().int().min(0),
-  blocks: z.number().int().min(0),
+  /** Which wave they are up in, from 1. */
+  wave: z.number().int().min(1),
+  /** Turns they take: in the first so many sets. */
+  turns: z.number().int().min(0),
+  /** One hold on one side, s; null where it is counted. */
+  holdS: z.number().positive().nullable(),
+  /** How many in one turn, on each side where it has sides. */
+  reps: z.number().int().min(1),
+  /** Attempts in one turn; 0 where nothing is tried. */
+  tries: z.number().int().min(0),
+  /** Whether both sides are done in each turn. */
+  sides: z.boolean(),
+  /** A bay, a mat or a place on the open floor, by id; null where nothing is drawn. */
+  place: z.string().nullable(),
+  props: z.array(z.strictObject({ kind: z.string(), count: z.number().int().positive() })).readonly(),
+  /** `teacher`, or an assistant's id. */
+  helper: z.string().nullable(),
+  /** What they do while others are up: a drill, or null for rest. */
+  waiting: z.string().nullable(),
   override: z.enum(OVERRIDE_REASONS).nullable(),
   /** How a limit changes it. */
   change: changeSchema.nullable(),
   /** It stands in place of a family that is closed to them. */
   inPlace: z.boolean(),
 })
-export type Version = z.output<typeof versionSchema>
+export type Doing = z.output<typeof doingSchema>
 
-const turnSchema = z.strictObject({
-  startS: z.number(),
-  set: z.number().int(),
-  wave: z.number().int(),
-  up: z.array(z.strictObject({ bay: z.number().int(), studentId: z.string() })).readonly(),
+/** Somebody who waits, watches or rests through a block. */
+export const WAITING: Omit<Doing, 'studentId'> = {
+  ...{ variantId: null, setupId: null, wave: 1, turns: 0, holdS: null, reps: 1, tries: 0, sides: false },
+  ...{ place: null, props: [], helper: null, waiting: null, override: null, change: null, inPlace: false },
+}
+
+const timed = { startS: z.number().int().min(0), seconds: z.number().int().min(0) }
+
+/** Parts that the whole class does together. */
+const TOGETHER_KINDS = ['arrive', 'settle', 'warm-up', 'way-out', 'counterpose', 'rest', 'close'] as const
+export type TogetherKind = (typeof TOGETHER_KINDS)[number]
+export type BlockKind = WorkKind | TogetherKind
+
+const togetherSchema = z.strictObject({
+  kind: z.enum(TOGETHER_KINDS),
+  ...timed,
+  /** Drills or counterposes one after the other, s each. */
+  items: z.array(z.strictObject({ id: z.string(), seconds: z.number().int().positive() })).readonly(),
 })
-export type Turn = z.output<typeof turnSchema>
-
-const timed = { startS: z.number(), seconds: z.number() }
-const items = z.array(z.strictObject({ id: z.string(), seconds: z.number() })).readonly()
-const blockSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('warm-up'), ...timed, items }),
-  z.strictObject({ kind: z.literal('counterpose'), ...timed, items }),
-  z.strictObject({
-    kind: z.literal('skill'),
-    ...timed,
-    versions: z.array(versionSchema).readonly(),
-    sets: z.number().int(),
-    workS: z.number(),
-    restS: z.number(),
-  }),
-  z.strictObject({
-    kind: z.literal('waves'),
-    ...timed,
-    versions: z.array(versionSchema).readonly(),
-    turnS: z.number(),
-    changeS: z.number(),
-    sets: z.number().int(),
-    turns: z.array(turnSchema).readonly(),
-  }),
-  z.strictObject({ kind: z.literal('rest'), ...timed }),
-])
+const workSchema = z.strictObject({
+  kind: z.enum(WORK_KINDS),
+  ...timed,
+  /** What it is for: `skill:FS`, `train:SP`. */
+  purpose: z.string(),
+  /** Fetching and building before the first turn, s. */
+  setupS: z.number().int().min(0),
+  sets: z.number().int().min(1),
+  waves: z.number().int().min(1),
+  workS: z.number().int().positive(),
+  /** From the end of a turn to the next one, s. */
+  gapS: z.number().int().min(0),
+  people: z.array(doingSchema).readonly(),
+})
+export type Together = z.output<typeof togetherSchema>
+export type Work = z.output<typeof workSchema>
+const blockSchema = z.discriminatedUnion('kind', [togetherSchema, workSchema])
 export type PlanBlock = z.output<typeof blockSchema>
 
-const shortage = { needed: z.number(), have: z.number() }
 const warningSchema = z.discriminatedUnion('code', [
-  z.strictObject({ code: z.literal('short-of-straps'), ...shortage }),
-  z.strictObject({ code: z.literal('short-of-blocks'), ...shortage }),
-  z.strictObject({ code: z.literal('too-many-versions'), versions: z.number(), limit: z.number() }),
-  z.strictObject({ code: z.literal('few-turns'), sets: z.number() }),
+  /** Nobody asked them about health: they stay on the floor until then. */
+  z.strictObject({ code: z.literal('not-asked'), people: z.number().int() }),
+  z.strictObject({ code: z.literal('unknown'), people: z.number().int() }),
+  z.strictObject({ code: z.literal('waits'), studentId: z.string(), purpose: z.string() }),
+  z.strictObject({ code: z.literal('minutes-left'), seconds: z.number() }),
   z.strictObject({ code: z.literal('warm-up-trimmed'), wantedS: z.number(), givenS: z.number() }),
+  z.strictObject({ code: z.literal('cupboard-not-listed') }),
+  z.strictObject({ code: z.literal('no-wall') }),
+  z.strictObject({ code: z.literal('no-mat'), people: z.number().int() }),
+  z.strictObject({ code: z.literal('lock-gave-way'), studentId: z.string(), variantId: z.string() }),
+  z.strictObject({ code: z.literal('fixed-gave-way'), purpose: z.string() }),
 ])
 export type PlanWarning = z.output<typeof warningSchema>
 
-/** Straps and blocks. */
-const stockSchema = z.strictObject({ straps: z.number(), blocks: z.number() })
-export type PropCount = z.output<typeof stockSchema>
-
 /** The hour as it was made or edited. */
 export const planSchema = z.strictObject({
-  version: z.literal(1),
+  version: z.literal(2),
   minutes: z.number(),
-  bays: z.number().int(),
+  aim: aimSchema,
   blocks: z.array(blockSchema).readonly(),
-  pull: stockSchema,
+  /** The most of each kind that is out at once. */
+  pull: z.array(z.strictObject({ kind: z.string(), count: z.number().int().positive() })).readonly(),
   warnings: z.array(warningSchema).readonly(),
+  /** What the planner thinks of it, by tier; null where it was made before plans were weighed. */
+  points: z.record(z.string(), z.number()).nullable(),
 })
 export type Plan = z.output<typeof planSchema>
 
-/** The versions of a block, where everyone has one. */
-export function versionsOf(block: PlanBlock): readonly Version[] {
-  return block.kind === 'skill' || block.kind === 'waves' ? block.versions : []
+/** Whether everybody has a version of their own in a block. */
+export function isWork(block: PlanBlock): block is Work {
+  return 'people' in block
+}
+
+/** What people do in a block; nothing where all do the same. */
+export function doingsOf(block: PlanBlock): readonly Doing[] {
+  return isWork(block) ? block.people : []
+}
+
+/** One wave at work. */
+export type Turn = {
+  readonly startS: number
+  readonly set: number
+  readonly wave: number
+  readonly up: readonly Doing[]
+}
+
+/** A block's turns in order: every set goes through the waves in the same order, so that nobody's rest is cut short. */
+export function turnsOf({ startS, setupS, sets, waves, workS, gapS, people }: Work): Turn[] {
+  return Array.from({ length: sets * waves }, (_, i) => {
+    const [set, wave] = [Math.floor(i / waves), i % waves]
+    return {
+      startS: startS + setupS + i * (workS + gapS),
+      set: set + 1,
+      wave: wave + 1,
+      up: people.filter((p) => p.variantId !== null && p.wave === wave + 1 && set < p.turns),
+    }
+  })
 }

@@ -1,3 +1,4 @@
+import { isFoot } from '../practice/after'
 import type { Library } from '../practice/library'
 import type { Family, Stage } from '../practice/schema'
 import { allowedStages } from '../readiness/allowed'
@@ -19,8 +20,8 @@ function reachIn(practice: Library, decision: Decision, looked: Looked, limits: 
   const standingId = decision.standing?.stageId ?? null
   const foot = practice.stages.find((stage) => stage.family === family)
   const allowed = allowedStages(practice, { standingId, targetId, outcome, looked, limits })
-  // The foot of a ladder asks for nothing, so whoever has no standing yet begins there, unless a limit closes it.
-  const open = allowed.length > 0 || !foot ? allowed : openFoot(practice, foot, limits)
+  // Where the foot of a ladder asks for nothing, whoever has no standing yet begins there, unless a limit closes it.
+  const open = allowed.length > 0 || !foot || !isFoot(foot) ? allowed : openFoot(practice, foot, limits)
   return {
     standingId,
     targetId,
@@ -34,7 +35,36 @@ function reachIn(practice: Library, decision: Decision, looked: Looked, limits: 
       }),
     ),
     instead: open.length > 0 || !foot ? null : { stageId: standIn(practice, foot, limits) },
+    closeness: closenessOf(decision),
+    lacks: lacksOf(practice, decision),
   }
+}
+
+/** How near the next stage is: what is offered is there, else by how little is missing. */
+const NEAR: Readonly<Record<Decision['outcome'], number>> = {
+  offer: 1,
+  'once-more': 0.9,
+  near: 0.75,
+  build: 0.5,
+  held: 0.4,
+  'step-back': 0.4,
+  'not-now': 0.2,
+}
+
+function closenessOf({ outcome, missing }: Decision): number {
+  return outcome === 'build' ? NEAR.build / Math.max(1, missing.length / 2) : NEAR[outcome]
+}
+
+/** What is short for the next stage: the capabilities that its missing checks tell on, in shares that sum to one. */
+function lacksOf({ capabilities }: Library, { missing }: Decision): Record<string, number> {
+  const sums = new Map<string, number>()
+  for (const { gate, state } of missing) {
+    if (state === 'met') continue
+    const told = capabilities.filter((c) => c.checks.includes(gate.check))
+    for (const { id } of told) sums.set(id, (sums.get(id) ?? 0) + 1 / told.length)
+  }
+  const all = [...sums.values()].reduce((a, b) => a + b, 0)
+  return Object.fromEntries([...sums].map(([id, n]) => [id, n / all]))
 }
 
 function openFoot(practice: Library, foot: Stage, limits: Caps): Stage[] {
@@ -55,23 +85,24 @@ export function briefPerson(
     readonly studentId: string
     readonly breathS: number
     readonly mostAttempts: number
+    readonly heightCm: number | null
+    readonly firstMonth: boolean
+    readonly waited: BriefPerson['waited']
+    readonly recent: BriefPerson['recent']
     readonly touch: BriefPerson['touch']
     readonly limits: Caps
     readonly decisions: readonly Decision[]
     readonly looked: (stageId: string) => Looked
   },
 ): BriefPerson {
-  const { studentId, breathS, mostAttempts, touch, limits, decisions, looked } = known
+  const { limits, decisions, looked, ...own } = known
   const families: Partial<Record<Family, ReachInFamily>> = {}
   for (const decision of decisions) {
     const tap = decision.targetId === null ? null : looked(decision.targetId)
     families[decision.family] = reachIn(practice, decision, tap, limits)
   }
   return {
-    studentId,
-    breathS,
-    mostAttempts,
-    touch,
+    ...own,
     answered: limits.answered,
     limits: limits.caps.map(withoutRule),
     families,

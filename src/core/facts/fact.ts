@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { RUN_EVENTS } from '../classes/run'
 import { OVERRIDE_REASONS } from '../classes/override'
 import { REGIONS } from '../screening/regions'
 import { stampFields } from './stamp'
@@ -98,7 +99,7 @@ const classEvent = z.object({
   kind: z.literal('class-event'),
   ...stampFields,
   classId: ID,
-  event: z.enum(['started', 'block', 'ended']),
+  event: z.enum(RUN_EVENTS),
   /** Wall time of the device, ms: the timer is told from it across a reload. */
   atMs: z.number().int().positive(),
   blockIndex: z.number().int().min(0).max(60),

@@ -1,6 +1,7 @@
 import { tiltOf, turnBetween, type Point } from '../mechanics/point'
 import type { Contour } from './contour'
 import type { Drawn } from './drawn'
+import { limb } from './limb'
 import { EYE, NECK, PROFILE, SKULL_DOWN } from './stations'
 
 /** A head turns further than the line from shoulder to crown does: the top of the neck bends as well. */
@@ -34,20 +35,8 @@ export function headContours(drawn: Drawn): { skull: Contour; neck: Contour; eye
     x: middle.x + (axis.x * (u - SKULL_DOWN) + front.x * v) * scale,
     y: middle.y + (axis.y * (u - SKULL_DOWN) + front.y * v) * scale,
   })
-  return { skull: PROFILE.map(place), neck: neckContour(drawn), eye: EYE.map(place) }
-}
-
-function neckContour({ skeleton: { crown, shoulder }, body, facing }: Drawn): Contour {
-  const along = { x: crown.x - shoulder.x, y: crown.y - shoulder.y }
-  const length = Math.hypot(along.x, along.y) || 1
   // Looking from shoulder to crown the belly lies on the other hand than looking down the trunk.
-  const front = { x: (along.y / length) * facing, y: (-along.x / length) * facing }
-  const side = (way: 1 | -1): Point[] =>
-    NECK.map(([t, f, b]) => {
-      const off = (way === 1 ? f : -b) * body.statureCm
-      return { x: shoulder.x + t * along.x + front.x * off, y: shoulder.y + t * along.y + front.y * off }
-    })
-  return [...side(1), ...side(-1).toReversed()]
+  return { skull: PROFILE.map(place), neck: limb(shoulder, crown, NECK, scale, -facing), eye: EYE.map(place) }
 }
 
 function rotated({ x, y }: Point, by: number): Point {

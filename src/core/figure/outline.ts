@@ -6,18 +6,8 @@ import { flattened, oneWayRound, smooth, type Contour, type Limits } from './con
 import type { Drawn } from './drawn'
 import { footContour } from './foot'
 import { headContours } from './head'
-import {
-  FOREARM,
-  HAND,
-  PELVIS,
-  RIBCAGE,
-  SEAT,
-  SHANK,
-  THIGH,
-  UPPER_ARM,
-  WAIST,
-  type Station,
-} from './stations'
+import { beside, limb } from './limb'
+import { FOREARM, HAND, PELVIS, RIBCAGE, SEAT, SHANK, THIGH, UPPER_ARM, WAIST } from './stations'
 
 /**
  * What is painted, back to front. In each layer every piece is lined first and then filled, so that overlaps vanish and
@@ -50,36 +40,17 @@ export function outlineOf(drawn: Drawn, parts = FINE, wallX = drawn.wallX): Outl
       .filter((contour) => contour.length > 2)
   const [near, far] = skeleton.legs
   const { skull, neck, eye } = headContours(drawn)
+  const seat = seatContour(body, skeleton, facing)
   return {
     layers: {
       far: dressed(near === far ? [] : legContours(body, skeleton.hip, far, facing)),
-      body: dressed([neck, skull, trunkContour(body, skeleton, facing), seatContour(body, skeleton, facing)]),
+      body: dressed([neck, skull, trunkContour(body, skeleton, facing), seat]),
       leg: dressed(legContours(body, skeleton.hip, near, facing)),
-      seat: dressed([seatContour(body, skeleton, facing)]),
+      seat: dressed([seat]),
       arm: dressed(armContours(body, skeleton, facing)),
     },
     eye,
   }
-}
-
-/** The belly side of a line from one joint to the next, as a unit vector. */
-function beside(from: Point, to: Point, facing: number): { along: Point; front: Point } {
-  const length = Math.hypot(to.x - from.x, to.y - from.y) || 1
-  const along = { x: (to.x - from.x) / length, y: (to.y - from.y) / length }
-  return { along, front: { x: -along.y * facing, y: along.x * facing } }
-}
-
-/** Both sides of one limb. @param scale cm for one unit of the table @param facing which side is the belly's */
-function limb(from: Point, to: Point, stations: readonly Station[], scale: number, facing: number): Contour {
-  const { front } = beside(from, to, facing)
-  const [ahead, behind] = [[] as Point[], [] as Point[]]
-  for (const [t, f, b] of stations) {
-    const x = from.x + t * (to.x - from.x)
-    const y = from.y + t * (to.y - from.y)
-    ahead.push({ x: x + front.x * f * scale, y: y + front.y * f * scale })
-    behind.unshift({ x: x - front.x * b * scale, y: y - front.y * b * scale })
-  }
-  return [...ahead, ...behind]
 }
 
 /** Ribcage and pelvis as one line; at the waist the line across is the mean of both. */

@@ -1,17 +1,19 @@
 import type { Body } from '../body/estimate'
 import { solvePosition } from '../mechanics/positions/catalogue'
+import { solveSetup } from '../setups/catalogue'
 import type { Library } from '../practice/library'
 import { drawFreehand, underOf } from './freehand'
-import { pictureOf, pictureOfShape, type Picture } from './picture'
+import { pictureOf, pictureOfShape, viewOf, type Picture, type Rest } from './picture'
 
 /**
- * What something of the practice looks like on a body: a stage, drill, warm-up, counterpose or way out by its id.
+ * What something of the practice looks like on a body: a stage, drill, warm-up, counterpose, way out or setup by its id.
  * Where this body cannot be put there with the parameters named, the position's usual values are drawn.
  * @returns null where it is told in words only
  */
 export function pictureFor(practice: Library, id: string, body: Body): Picture | null {
   const entry = practice.pictures.find(({ of }) => of === id)
-  if (!entry?.shape) return null
+  if (!entry) return pictureOfSetup(id, body)
+  if (entry.shape === null) return null
   return pictureOfNamed(practice, entry.shape, body, entry.with)
 }
 
@@ -30,4 +32,18 @@ function pictureOfNamed(
   const asked = solvePosition(name, body, parameters)
   const solved = asked.ok ? asked : solvePosition(name, body)
   return solved.ok ? pictureOf(solved.value) : null
+}
+
+/** What a setup aims at, with what stands there; null where nothing is called so or this body cannot be put there. */
+function pictureOfSetup(id: string, body: Body): Picture | null {
+  const solved = solveSetup(id, body)
+  if (!solved.ok) return null
+  const { target, scene } = solved.value
+  const rests = scene.props.map(({ outline }): Rest => {
+    const [xs, ys] = [outline.map((p) => p.x), outline.map((p) => p.y)]
+    const [x, fromCm] = [Math.min(...xs), Math.min(...ys)]
+    return { x, fromCm, widthCm: Math.max(...xs) - x, heightCm: Math.max(...ys) - fromCm }
+  })
+  const wallX = scene.wallX ?? target.wallX
+  return { ...pictureOf(target), wallX, rests, view: viewOf([{ skeleton: target.skeleton, wallX }]) }
 }

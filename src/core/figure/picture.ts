@@ -12,8 +12,13 @@ export type FigurePaths = {
   readonly eye: string
 }
 
-/** Something under a part of the body that rests above the floor: its left edge, width and height, cm. */
-export type Rest = { readonly x: number; readonly widthCm: number; readonly heightCm: number }
+/** Something under or beside the body: its left edge, width and height, and how far above the floor it begins, cm. */
+export type Rest = {
+  readonly x: number
+  readonly widthCm: number
+  readonly heightCm: number
+  readonly fromCm?: number
+}
 
 /** A small drawing of one shape without numbers: paths and nothing that computes, so that a page may hold sixty. */
 export type Picture = {

@@ -1,49 +1,118 @@
 import type { Brief, BriefPerson } from '../classes/brief'
 import { changeOn } from '../classes/change'
-import { PARTS, type Part } from '../classes/lock'
-import { versionsOf, type Plan, type PlanBlock, type Version } from '../classes/plan'
-import { findById } from '../practice/find'
+import { isWork, WAITING, type Doing, type Plan, type PlanBlock, type Work } from '../classes/plan'
 import type { Library } from '../practice/library'
-import type { Family } from '../practice/schema'
-import { isOpenStage } from '../readiness/allowed'
+import { isOpenStage, isOpenTo } from '../readiness/allowed'
 import { barsStage } from '../screening/stage-limits'
-import { versionNow } from './versions'
+import { knownFor } from './known'
+import { turnsLeft, type Option } from './option'
+import { needsNothing, optionsFor } from './options'
+import { purposesOf } from './purposes'
+import { turnHold, turnReps, variantsOf } from './variants'
 
 /**
  * A plan as it holds on the day: whoever may not do what was planned any more, by a new limit or tonight's word, does what
- * is open to them instead, and what a limit changes is said with it. Everything else stays as it was made.
+ * is open to them instead, without wall or helper; what a limit changes is said with it; who is not coming is left out
+ * and who came after the plan was made has something to do. Everything else stays as it was made.
  * @param brief of today
+ * @param isOut what is replaced besides
  */
-export function asItHolds(practice: Library, plan: Plan, brief: Brief, family: Family): Plan {
-  const held = (version: Version, part: Part): Version => {
-    const person = brief.people.find((p) => p.studentId === version.studentId)
-    if (!person) return version
-    if (isClosed(practice, person, version)) return versionNow(practice, brief, person, family, part)
-    const stage = practice.stages.find((s) => s.id === version.stageId)
-    return stage ? { ...version, change: changeOn(stage, { caps: person.limits }) } : version
-  }
-  // Who came after the plan was made has something to do as well: what is open to them, without a turn at the wall.
-  const newcomers = (versions: readonly Version[]): Version[] =>
-    brief.people
-      .filter((p) => !versions.some((v) => v.studentId === p.studentId))
-      .map((p) => versionNow(practice, brief, p, family, 'skill'))
+export function asItHolds(
+  practice: Library,
+  plan: Plan,
+  brief: Brief,
+  isOut: (doing: Doing) => boolean = () => false,
+): Plan {
   return {
     ...plan,
-    blocks: plan.blocks.map((block): PlanBlock => {
-      const part = PARTS.find((p) => p === block.kind)
-      if (!part || !('versions' in block)) return block
-      const versions = versionsOf(block).map((v) => held(v, part))
-      return { ...block, versions: part === 'skill' ? [...versions, ...newcomers(versions)] : versions }
-    }),
+    blocks: plan.blocks.map((block): PlanBlock =>
+      isWork(block) ? workNow(practice, block, brief, isOut) : block,
+    ),
   }
 }
 
-function isClosed(practice: Library, person: BriefPerson, { stageId, override }: Version): boolean {
-  if (stageId === null) return false
-  const stage = findById(practice.stages, stageId)
+function workNow(practice: Library, block: Work, brief: Brief, isOut: (doing: Doing) => boolean): Work {
+  const coming = brief.people.filter((p) => !brief.fixed.out.includes(p.studentId))
+  const planned = new Set(block.people.map((p) => p.studentId))
+  const held = block.people.flatMap((doing): Doing[] => {
+    if (brief.fixed.out.includes(doing.studentId)) return []
+    const person = brief.people.find((p) => p.studentId === doing.studentId)
+    if (!person) return [doing]
+    const meanwhile = { ...doing, waiting: stillWaiting(practice, person, doing) }
+    if (doing.variantId === null) return [meanwhile]
+    const now =
+      isOut(doing) || isClosed(practice, person, doing) ? null : changed(practice, person, block, meanwhile)
+    return [
+      now ?? { ...replaced(practice, brief, person, block), wave: doing.wave, waiting: meanwhile.waiting },
+    ]
+  })
+  const newcomers = coming
+    .filter((p) => !planned.has(p.studentId))
+    .map((p) => replaced(practice, brief, p, block))
+  return { ...block, people: [...held, ...newcomers] }
+}
+
+function isClosed(practice: Library, person: BriefPerson, { variantId, override, helper }: Doing): boolean {
+  const stage = practice.stages.find((s) => s.id === variantId)
+  const drill = [...practice.drills, ...practice.counterposes].find((d) => d.id === variantId)
   const limits = { caps: person.limits, answered: person.answered }
+  if (helper !== null && person.touch === 'no') return true
+  if (drill) return !isOpenTo(limits, drill.load)
+  if (!stage) return true
   if (barsStage(practice, limits, stage)) return true
   // A reason given by the teacher stands against everything but a Stop.
-  if (override !== null) return false
-  return !isOpenStage(practice, limits, stage)
+  return override === null && !isOpenStage(practice, limits, stage)
+}
+
+/** The task for waiting, while it is open to them; null for rest. */
+function stillWaiting(
+  practice: Library,
+  { limits, answered }: BriefPerson,
+  { waiting }: Doing,
+): string | null {
+  const drill = practice.drills.find((d) => d.id === waiting)
+  return drill && isOpenTo({ caps: limits, answered }, drill.load) ? drill.id : null
+}
+
+/** The same version with what limits leave of it today; null where they leave no turn. */
+function changed(practice: Library, person: BriefPerson, { workS }: Work, doing: Doing): Doing | null {
+  const variant = variantsOf(practice).find((v) => v.id === doing.variantId)
+  if (!variant) return null
+  const change = changeOn(variant, { caps: person.limits })
+  const turns = Math.min(doing.turns, turnsLeft(person, variant, change))
+  if (turns < 1) return null
+  const holdS = turnHold(variant, {
+    breathS: person.breathS,
+    mostSeconds: change?.mostSeconds ?? null,
+    workS,
+  })
+  const reps = turnReps(variant, { share: change?.share ?? 1, workS, holdS })
+  const standsIn = Object.values(person.families).some((r) => r.instead?.stageId === variant.id)
+  return { ...doing, change, turns, holdS, reps, inPlace: doing.inPlace || standsIn }
+}
+
+/** What is open to somebody in a block without wall, props or helper; nothing where nothing is. */
+function replaced(practice: Library, brief: Brief, person: BriefPerson, block: Work): Doing {
+  const variants = variantsOf(practice)
+  const purpose = purposesOf(practice, brief, variants).find((p) => p.id === block.purpose)
+  const asked = purpose && {
+    brief: { ...brief, locks: [] },
+    known: knownFor(practice, brief, person),
+    purpose,
+  }
+  const plain = (asked ? optionsFor(practice, asked, variants) : []).filter((o) =>
+    needsNothing(variants[o.v], o),
+  )
+  const best = plain.reduce<Option | null>(
+    (a, b) => (a === null || b.fit - b.outside > a.fit - a.outside ? b : a),
+    null,
+  )
+  const variant = best && variants[best.v]
+  if (!best || !variant) return { ...WAITING, studentId: person.studentId }
+  const { holdS, reps, change, inPlace } = best
+  return {
+    ...WAITING,
+    ...{ studentId: person.studentId, variantId: variant.id, setupId: variant.setupId, turns: block.sets },
+    ...{ sides: variant.sides, holdS, reps, change, inPlace },
+  }
 }

@@ -1,5 +1,7 @@
 import { answersTo } from './after'
-import type { PracticeBlock, ReadinessCheck, Stage } from './schema'
+import type { Library } from './library'
+import type { Load, PracticeBlock, ReadinessCheck, Stage } from './schema'
+import type { ClassUse } from './schema-pictures'
 
 /** Whether a check is done and typed in: not what a plan or tonight decides, nor what is read from tries. */
 export function isTyped({ life, shownOn }: Pick<ReadinessCheck, 'life' | 'shownOn'>): boolean {
@@ -12,4 +14,20 @@ export function callsFor(stage: Pick<Stage, 'id' | 'load'>, block: PracticeBlock
     block.for.some(({ tag, level }) => (stage.load[tag] ?? 0) >= level) ||
     block.stages.some((name) => answersTo(stage.id, name))
   )
+}
+
+/** Whether it is an attempt: both feet leave the floor, or the head takes weight (class-craft.md 9). */
+export function isTry({ FR = 0, HB = 0, HBH = 0 }: Load): boolean {
+  return FR >= 2 || HB >= 2 || HBH >= 3
+}
+
+/** Drills that prepare the same as one of a warm-up: the others of every group it belongs to. */
+export function othersFor({ warmups }: Library, drillId: string): string[] {
+  const groups = warmups.flatMap((w) => w.must.filter((m) => m.from.includes(drillId)).flatMap((m) => m.from))
+  return [...new Set(groups)].filter((id) => id !== drillId)
+}
+
+/** What a class uses for something. */
+export function usedFor({ classUse }: Library, use: ClassUse): readonly string[] {
+  return classUse.find((u) => u.use === use)?.of ?? []
 }

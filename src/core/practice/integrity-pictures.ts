@@ -29,3 +29,28 @@ export function byEyeFits(p: Library): Omit<Flaw, 'rule'>[] {
     }),
   )
 }
+
+/** What a class uses is there: to settle, wait and stay with, what a warm-up must contain, what stands in for what. */
+export function classUseFits(p: Library): Omit<Flaw, 'rule'>[] {
+  const known = new Set([...p.stages, ...p.drills, ...p.counterposes].map((x) => x.id))
+  const missing = p.classUse.flatMap(({ use, of }) =>
+    of.filter((id) => !known.has(id)).map((id) => ({ at: use, detail: `names ${id}, which is not there` })),
+  )
+  const waits = p.classUse.flatMap(({ use, of }) => (use === 'wait' ? of : []))
+  const drills = new Set(p.drills.map((d) => d.id))
+  const must = p.warmups.flatMap(({ id, must: groups, drills: own }) =>
+    groups
+      .flatMap((g) => g.from)
+      .filter((drill) => !own.includes(drill))
+      .map((drill) => ({ at: id, detail: `must contain ${drill}, which it does not list` })),
+  )
+  const instead = p.counterposes.flatMap(({ id, instead: of }) =>
+    of === undefined || known.has(of) ? [] : [{ at: id, detail: `stands in for ${of}, which is not there` }],
+  )
+  return [
+    ...missing,
+    ...must,
+    ...instead,
+    ...waits.filter((id) => !drills.has(id)).map((id) => ({ at: id, detail: 'is no drill to wait with' })),
+  ]
+}

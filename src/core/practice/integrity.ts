@@ -1,6 +1,6 @@
 import { answersTo, enoughOf, namesIn } from './after'
 import { strainFollows, supportDiffers } from './integrity-loads'
-import { byEyeFits, pictured } from './integrity-pictures'
+import { byEyeFits, classUseFits, pictured } from './integrity-pictures'
 import type { Library } from './library'
 import { RUNGS, type Gate, type Stage } from './schema'
 
@@ -27,6 +27,7 @@ const RULES = {
   'support-differs': supportDiffers,
   pictured,
   'by-eye-fits': byEyeFits,
+  'class-use-fits': classUseFits,
 } as const satisfies Record<string, (practice: Library) => Omit<Flaw, 'rule'>[]>
 
 export type Rule = keyof typeof RULES

@@ -5,6 +5,7 @@ import assists from './data/assists.json'
 import bundles from './data/bundles.json'
 import byEye from './data/by-eye.json'
 import capabilities from './data/capabilities.json'
+import classUse from './data/class-use.json'
 import cautions from './data/cautions.json'
 import checks from './data/checks.json'
 import clashes from './data/clashes.json'
@@ -32,7 +33,7 @@ import warmups from './data/warmups.json'
 import ways from './data/ways.json'
 import { ruleGates } from './rule-gates'
 import * as schema from './schema'
-import { AliasSchema, ByEyeSchema, PictureSchema, ShapeSchema } from './schema-pictures'
+import { AliasSchema, ByEyeSchema, ClassUseSchema, PictureSchema, ShapeSchema } from './schema-pictures'
 import { FAMILIES, type Family, type Gate, type Stage } from './schema'
 
 const StagesSchema = z.array(schema.StageSchema).transform((list) =>
@@ -85,6 +86,7 @@ const LibrarySchema = z.strictObject({
   pictures: z.array(PictureSchema),
   aliases: z.array(AliasSchema),
   byEye: z.array(ByEyeSchema),
+  classUse: z.array(ClassUseSchema),
 })
 
 /** The practice as data: stages in the order of their ladders, and everything they point at. */
@@ -119,6 +121,7 @@ export const SHIPPED: LibrarySource = {
   pictures,
   aliases,
   byEye,
+  classUse,
 }
 
 /** Validates raw files. Throws on a malformed entry: a wrong shipped file is a bug, caught by the integrity test. */

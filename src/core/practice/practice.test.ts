@@ -125,6 +125,30 @@ describe('each rule finds what is planted', () => {
       'a long hold called short',
       edit('drills', 'DR-forearm-plank', { load: { FB: 2, ST: 1 } }),
     ],
+    ['pictured', 'a shape that is nowhere', { ...SHIPPED, pictures: [{ of: 'FS-01', shape: 'trapeze' }] }],
+    [
+      'by-eye-fits',
+      'a step of another rung',
+      {
+        ...SHIPPED,
+        byEye: [{ family: 'FS', stages: ['FS-12', 'FS-12', 'FS-12', 'FS-12', 'FS-12', 'FS-12'] }],
+      },
+    ],
+    [
+      'class-use-fits',
+      'waiting with what is nowhere',
+      { ...SHIPPED, classUse: [{ use: 'wait', of: ['DR-nap'] }] },
+    ],
+    [
+      'class-use-fits',
+      'a warm-up that must contain what it does not list',
+      edit('warmups', 'WU-core', { must: [{ n: 1, from: ['DR-puppy'] }] }),
+    ],
+    [
+      'class-use-fits',
+      'a counterpose in place of nothing',
+      edit('counterposes', 'CP-fish', { instead: 'CP-nap' }),
+    ],
   ]
   it.each(cases)('%s: %s', (rule, _, source) => {
     expect(integrityFlaws(buildLibrary(source)).map((f) => f.rule)).toContain(rule)

@@ -42,3 +42,10 @@ export const ByEyeSchema = z.strictObject({
   family: z.enum(FAMILIES),
   stages: z.array(z.string()).length(RUNGS.length),
 })
+
+/** What a class uses some drills and shapes for: while settling, while waiting, to stay in. */
+export const ClassUseSchema = z.strictObject({
+  use: z.enum(['settle', 'wait', 'stay', 'stay-otherwise']),
+  of: z.array(z.string()).min(1),
+})
+export type ClassUse = z.infer<typeof ClassUseSchema>['use']

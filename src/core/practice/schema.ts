@@ -78,6 +78,8 @@ export const StageSchema = z.strictObject({
   exits: z.array(z.string()).min(1),
   assists: z.array(z.string()).min(1),
   load: LoadSchema.default({}),
+  /** Done with a trained helper only. */
+  helped: z.boolean().default(false),
   ifNot: z.array(z.string()).default([]),
   fadeTo: z.array(z.string()).default([]),
 })
@@ -174,6 +176,16 @@ export const BlockSchema = z.strictObject({
   for: z.array(z.strictObject({ tag: z.enum(LOAD_TAGS), level })),
   stages: z.array(z.string()),
   drills: z.array(z.string()),
+  /** What a warm-up must contain: of each group so many. */
+  must: z
+    .array(z.strictObject({ n: z.number().int().positive(), from: z.array(z.string()).min(1) }))
+    .default([]),
+  /** The counterpose in whose place it may stand. */
+  instead: z.string().optional(),
+  /** What one person needs for it. */
+  props: z.array(z.string()).default([]),
+  /** What it asks of the body itself, where it has no drill that says so. */
+  load: LoadSchema.default({}),
 })
 export type PracticeBlock = z.infer<typeof BlockSchema>
 
@@ -189,6 +201,12 @@ export const SetupEntrySchema = z.strictObject({
     z.strictObject({ measure: z.string(), placement: z.string(), way: z.enum(['more', 'less']) }),
   ),
   noDrive: sentence.optional(),
+  /** Where in a room it stands: a stretch of wall, a corner, an open floor with room to fall, or a mat. */
+  stands: z.enum(['mat', 'wall', 'corner', 'open']),
+  /** Wall that it takes, cm, where that is more than a straight line. */
+  widthCm: z.number().positive().optional(),
+  /** Built once and left standing: nobody else has its props meanwhile. */
+  rig: z.boolean().default(false),
   prevents: z.array(z.string()),
   more: z.array(z.string()),
   less: z.array(z.string()),

@@ -1,7 +1,7 @@
 import { daysBetween, type Day } from '../day'
 import type { Library } from '../practice/library'
 import type { BlockSize } from './blocks'
-import { USUAL_STOCK, type Stock } from './stock'
+import { COUNTED_KINDS, USUAL_STOCK, type Stock } from './stock'
 
 export const CONDITIONS = ['sound', 'worn', 'out'] as const
 export type Condition = (typeof CONDITIONS)[number]
@@ -94,6 +94,41 @@ export function stockFrom(practice: Library, items: readonly PropItem[]): Stock 
     blankets: listed('blanket') ? pieces('blanket').length : USUAL_STOCK.blankets,
     bolsters: listed('bolster') ? pieces('bolster').length : USUAL_STOCK.bolsters,
   }
+}
+
+/** Pieces for a class by shape: what is listed and not out; where nothing of a kind is listed, the usual few. */
+export function stockLines(
+  practice: Library,
+  items: readonly PropItem[],
+): { lines: StockLine[]; listed: boolean } {
+  const usual: Partial<Record<string, number>> = {
+    block: USUAL_STOCK.blocks.length,
+    slab: USUAL_STOCK.slabs.length,
+    strap: USUAL_STOCK.straps.length,
+    chair: USUAL_STOCK.chairs,
+    blanket: USUAL_STOCK.blankets,
+    bolster: USUAL_STOCK.bolsters,
+  }
+  const lines = COUNTED_KINDS.flatMap((kind): StockLine[] => {
+    const own = items.filter((i) => kindOf(practice, i) === kind)
+    if (own.length === 0)
+      return [{ id: kind, kind, longCm: null, count: items.length > 0 ? 0 : (usual[kind] ?? 0) }]
+    return usable(own).map((i) => ({
+      id: i.shape,
+      kind,
+      longCm: sizeOf(practice, i)[0] ?? null,
+      count: i.count,
+    }))
+  })
+  return { lines, listed: items.length > 0 }
+}
+
+/** So many pieces of one shape. */
+type StockLine = {
+  readonly id: string
+  readonly kind: string
+  readonly longCm: number | null
+  readonly count: number
 }
 
 function usable(items: readonly PropItem[]): PropItem[] {

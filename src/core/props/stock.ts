@@ -1,5 +1,17 @@
 import { USUAL_BLOCK, type BlockSize } from './blocks'
 
+/** Kinds of props that a class is short of or not; mats, walls and tape are everybody's own or there anyway. */
+export const COUNTED_KINDS = [
+  'block',
+  'strap',
+  'chair',
+  'bolster',
+  'slab',
+  'blanket',
+  'bench',
+  'slider',
+] as const
+
 /** What the cupboard holds of the things that are measured and stacked. */
 export type Stock = {
   readonly blocks: readonly BlockSize[]

@@ -1,3 +1,4 @@
+import { isFoot } from '../practice/after'
 import type { Library } from '../practice/library'
 import type { Load, Stage } from '../practice/schema'
 import { closes, NOT_ASKED, type Caps, type Limits } from '../screening/caps'
@@ -47,8 +48,9 @@ export function allowedStages(practice: Library, reach: Reach): Stage[] {
     if (standingId) for (const id of withPredecessors(practice.stages, standingId)) open.add(id)
     const target = practice.stages.find((s) => s.id === targetId)
     const answer = looked?.answer ?? null
-    const next =
-      outcome === 'offer' || outcome === 'once-more' || standingId === null || answer === 'override'
+    // Whoever has no standing yet begins where nothing is asked; a first rung that asks for a check waits for it.
+    const begins = standingId === null && target !== undefined && isFoot(target)
+    const next = outcome === 'offer' || outcome === 'once-more' || begins || answer === 'override'
     if (target && next && mayBePlanned(target, answer)) open.add(target.id)
   }
   return practice.stages.filter((stage) => open.has(stage.id) && isOpenStage(practice, limits, stage))

@@ -19,7 +19,7 @@ export type Within = Limits & Pick<Caps, 'answered'> & { readonly most: Readonly
 export function withinOf(
   practice: Library,
   credited: ReadonlySet<string>,
-  limits: Caps,
+  limits: Limits & Pick<Caps, 'answered'>,
   missing: readonly GateResult[],
 ): Within {
   const behind = practice.stages.filter((s) => credited.has(s.id) || isFoot(s))

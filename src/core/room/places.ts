@@ -1,4 +1,4 @@
-import { usableBays, type Room } from './room'
+import { FALL_DEPTH_CM, floorBefore, matBox, meet, sideLength, usableBays, type Bay, type Room } from './room'
 
 export type Place = { readonly studentId: string; readonly at: string }
 export type Places = { readonly placed: readonly Place[]; readonly unplaced: readonly string[] }
@@ -29,4 +29,31 @@ export function placePeople(
     ],
     unplaced: rest.slice(room.mats.length),
   }
+}
+
+/** A place on the open floor: a body and room to fall all round, cm (cautions.md F3). */
+const OPEN_CM = { wide: 200, deep: 230 } as const
+/** A bay that begins or ends this near a corner can be used as one, cm. */
+const CORNER_CM = 40
+
+/** Bays whose falls reach a mat: whoever lies there moves while somebody kicks. */
+export function inFallOf(room: Room, mat: Room['mats'][number]): string[] {
+  return usableBays(room)
+    .filter((bay) => meet(floorBefore(room, bay, FALL_DEPTH_CM), matBox(mat)))
+    .map((bay) => bay.id)
+}
+
+/** Whether a bay lies in a corner of the room. */
+export function isCorner(room: Room, bay: Bay): boolean {
+  return bay.fromCm <= CORNER_CM || bay.fromCm + bay.widthCm >= sideLength(room, bay.side) - CORNER_CM
+}
+
+/** How many may be upside down on the open floor at once, clear of the walls that are used. */
+export function openPlaces(room: Room): number {
+  const used = new Set(usableBays(room).map((bay) => bay.side))
+  const deep =
+    room.depthCm - FALL_DEPTH_CM * Number(used.has('north')) - FALL_DEPTH_CM * Number(used.has('south'))
+  const wide =
+    room.widthCm - FALL_DEPTH_CM * Number(used.has('west')) - FALL_DEPTH_CM * Number(used.has('east'))
+  return Math.max(0, Math.min(4, Math.floor(deep / OPEN_CM.deep) * Math.floor(wide / OPEN_CM.wide)))
 }

@@ -50,7 +50,7 @@ export const BAY_WIDTH_CM = 120
 /** Narrowest place that a teacher may still allow, cm (cautions.md F1, range). */
 const LEAST_BAY_CM = 100
 /** Depth to keep clear behind the hands of a kicker: an average body and 0.6 m, cm (cautions.md F3). */
-const FALL_DEPTH_CM = 230
+export const FALL_DEPTH_CM = 230
 /** A mat, cm (props.md 2). */
 const MAT_CM = { long: 180, wide: 62 } as const
 /** More bays than this are never in sight of one teacher. */
@@ -202,6 +202,7 @@ function thingBox({ xCm, yCm, widthCm, depthCm }: Thing): Box {
   return { x: xCm, y: yCm, width: widthCm, height: depthCm }
 }
 
-function meet(a: Box, b: Box): boolean {
+/** Whether two stretches of floor share anything. */
+export function meet(a: Box, b: Box): boolean {
   return a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height
 }

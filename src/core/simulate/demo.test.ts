@@ -5,7 +5,7 @@ import { capsOf, NOT_ASKED } from '../screening/caps'
 import { shippedPractice } from '../practice/library'
 import { decide } from '../readiness/decide'
 import { demoWorld } from './demo'
-import { seeded, uuidAt } from './random'
+import { seeded, uuidAt } from '../random'
 
 const AS_OF = '2026-03-10'
 const world = demoWorld(AS_OF)

@@ -23,7 +23,7 @@ import { DEMO_EMERGENCY, DEMO_ROOM, demoCupboard } from './demo-room'
 import { addFamilies } from './demo-families'
 import { demoRanges } from './demo-ranges'
 import { DEMO_PEOPLE, type DemoPerson } from './demo-people'
-import { normal, seeded, uuidAt, type Random } from './random'
+import { normal, seeded, uuidAt, type Random } from '../random'
 
 export type DemoStudent = {
   id: string
@@ -145,8 +145,8 @@ function addClasses(world: DemoWorld, asOf: Day, random: Random, maker: Maker): 
       title: 'Tuesday upside down',
       day,
       startTime: '18:30',
-      minutes: weeksAgo === 0 ? 30 : 75,
-      bays: 2,
+      minutes: 75,
+      bays: 5,
       groupId,
       roster,
       attended: Object.fromEntries(attended),

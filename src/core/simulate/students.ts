@@ -1,7 +1,7 @@
 import { addDays, type Day } from '../day'
 import { PLAIN_RESULT, type Observation } from '../readiness/evidence'
 import { writeHlc } from '../facts/hlc'
-import { normal, seeded, uuidAt, type Random } from './random'
+import { normal, seeded, uuidAt, type Random } from '../random'
 
 /** How noisy the world is; the parameters are fixed in the design of readiness, so that nobody tunes them. */
 export type SimulatedNoise = {

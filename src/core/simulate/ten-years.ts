@@ -3,7 +3,7 @@ import { writeHlc } from '../facts/hlc'
 import type { Library } from '../practice/library'
 import { PLAIN_RESULT, PLAIN_TRY, type Attempt, type Observation } from '../readiness/evidence'
 import { isHealth, type Answer } from '../screening/answers'
-import { seeded, uuidAt, type Random } from './random'
+import { seeded, uuidAt, type Random } from '../random'
 
 /** How large the studio is that pages are measured on. */
 const TEN_YEARS = {

@@ -5,7 +5,7 @@ import type { Gate } from '../practice/schema'
 import { theilSen } from '../readiness/forecast'
 import { cleanDays, evaluateGate } from '../readiness/gate'
 import type { Observation } from '../readiness/evidence'
-import { normal, seeded } from './random'
+import { normal, seeded } from '../random'
 import { simulatedStudent, STATED_NOISE, type SimulatedNoise, type SimulatedStudent } from './students'
 
 /** How one way of deciding did over many simulated students. */

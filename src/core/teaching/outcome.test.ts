@@ -1,9 +1,9 @@
 import { shippedPractice } from '../practice/library'
 import { NO_LIMITS } from '../screening/caps'
 import { decide } from '../readiness/decide'
-import { describeAfter, describeTaps, describeTouch } from '../words/floor'
+import { describeAfter, describeTaps, describeTouch, describeStopped } from '../words/floor'
 import { did, evidence, TODAY } from '@/testing/evidence'
-import { isDone, seenOf, tapOf, type Seen } from './outcome'
+import { isDone, seenOf, stoppedBy, tapOf, type Seen } from './outcome'
 
 const ALL: readonly Seen[] = ['clean', 'not-yet', 'fell-out', 'unwell', 'arms-spent', 'own-choice']
 
@@ -29,6 +29,15 @@ it('who is not well or has spent arms is not called up again; who chose to stop 
   const done = (...seen: Seen[]) => isDone(seen.map((s) => tapOf(s, [])))
   expect([done('clean', 'unwell'), done('arms-spent'), done('unwell', 'clean')]).toEqual([true, true, true])
   expect([done(), done('clean', 'fell-out'), done('own-choice')]).toEqual([false, false, false])
+})
+
+it('whoever stopped is given something that asks nothing of arms or head, and not feeling well weighs more', () => {
+  const by = (...seen: Seen[]) => stoppedBy(seen.map((s) => tapOf(s, [])))
+  expect([by('arms-spent', 'unwell'), by('arms-spent', 'clean'), by('own-choice')]).toEqual([
+    ...['unwell', 'arms-spent', null],
+  ])
+  expect(describeStopped('unwell')).toMatch(/head level.*nothing more upside down/)
+  expect(describeStopped('arms-spent')).toMatch(/nothing on the arms/)
 })
 
 it('says what was tapped, and what to do at once, the way out first', () => {

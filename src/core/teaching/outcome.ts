@@ -5,7 +5,8 @@ import { STOP_SIGN } from '../readiness/severity'
 export type Tapped = Pick<Attempt, 'outcome' | 'exitControlled' | 'endedBy' | 'faults'>
 
 /** What was seen, each its own tap: falling out of it is not stopping, and stopping has its reasons (ruling 7). */
-export type Seen = 'clean' | 'not-yet' | 'fell-out' | 'unwell' | 'arms-spent' | 'own-choice'
+export const SEEN = ['clean', 'not-yet', 'fell-out', 'unwell', 'arms-spent', 'own-choice'] as const
+export type Seen = (typeof SEEN)[number]
 
 /** The record of a tap. */
 export function tapOf(seen: Seen, faults: readonly string[]): Tapped & { readonly faults: string[] } {
@@ -38,5 +39,11 @@ export function seenOf({ outcome, exitControlled, endedBy, faults }: Tapped): Se
 
 /** Who has stopped for tonight: whoever felt unwell or whose arms are spent is not called up again (rulings 2 and 7). */
 export function isDone(taps: readonly Tapped[]): boolean {
-  return taps.some((tap) => ['unwell', 'arms-spent'].includes(seenOf(tap)))
+  return stoppedBy(taps) !== null
+}
+
+/** What ended somebody's evening on the arms: not feeling well weighs more than spent arms; null where they go on. */
+export function stoppedBy(taps: readonly Tapped[]): 'unwell' | 'arms-spent' | null {
+  const seen = taps.map(seenOf)
+  return seen.includes('unwell') ? 'unwell' : seen.includes('arms-spent') ? 'arms-spent' : null
 }

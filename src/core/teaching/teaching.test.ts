@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { USUAL_AIM } from '../classes/aim'
 import type { Plan } from '../classes/plan'
 import { foldRun, type ClassEvent } from '../classes/run'
 import { momentOf } from './class-run'
@@ -46,31 +47,27 @@ describe('a class from its events', () => {
 
 describe('whose turn it is', () => {
   const plan: Plan = {
-    version: 1,
+    version: 2,
     minutes: 30,
-    bays: 1,
-    pull: { straps: 0, blocks: 0 },
+    aim: USUAL_AIM,
+    pull: [],
     warnings: [],
+    points: null,
     blocks: [
-      { kind: 'rest', startS: 0, seconds: 100 },
+      { kind: 'rest', startS: 0, seconds: 100, items: [] },
       {
-        kind: 'waves',
-        startS: 100,
-        seconds: 160,
-        versions: [],
-        sets: 1,
-        turnS: 60,
-        changeS: 20,
-        turns: [0, 1].map((i) => ({ startS: 100 + i * 80, set: 1, wave: i + 1, up: [] })),
+        ...{ kind: 'peak', purpose: 'peak:FS', startS: 100, seconds: 190, setupS: 30, sets: 1, waves: 2 },
+        ...{ workS: 60, gapS: 20, people: [] },
       },
     ],
   }
   it.each([
-    [0, 0, 'up', 60],
-    [59, 0, 'up', 1],
-    [65, 0, 'change', 15],
-    [80, 1, 'up', 60],
-    [150, 1, 'change', 10],
+    [0, 0, 'ready', 30],
+    [30, 0, 'up', 60],
+    [89, 0, 'up', 1],
+    [95, 0, 'change', 15],
+    [110, 1, 'up', 60],
+    [180, 1, 'change', 10],
   ])('%p s into the block: turn %p, %s, %p s left', (elapsed, index, phase, leftS) => {
     expect(momentOf(plan, 1, elapsed).turn).toEqual({ index, phase, leftS })
   })

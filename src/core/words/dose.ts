@@ -20,6 +20,7 @@ export function describeDose(dose: FittedDose): string {
   ].join(' ')
 }
 
-function timeWords(seconds: number): string {
+/** A time as it is said: `45 s`, `3 min`. */
+export function timeWords(seconds: number): string {
   return seconds >= 120 && seconds % 60 === 0 ? `${seconds / 60} min` : `${plain(seconds)} s`
 }

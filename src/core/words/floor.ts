@@ -1,8 +1,8 @@
-import { seenOf, type Seen, type Tapped } from '../teaching/outcome'
+import { seenOf, type Seen, type stoppedBy, type Tapped } from '../teaching/outcome'
 import { count } from './number'
 
 /** A tap in a word. */
-const SEEN_WORD: Readonly<Record<Seen, string>> = {
+export const SEEN_WORD: Readonly<Record<Seen, string>> = {
   clean: 'clean',
   'not-yet': 'not yet',
   'fell-out': 'fell out of it',
@@ -25,14 +25,21 @@ export function describeAfter(tap: Tapped, exit: string): string {
       return `Ask whether anything hurts. Then the way out, low, before another try: ${exit}`
     case 'unwell':
       return 'Down, head level, half a minute of breath. Ask where, how strong, whether it is still there. Nothing more upside down tonight; if it is strong or stays, get help.'
-    case 'arms-spent':
-      return 'No more tries tonight: legs up the wall, hips on a bolster, or watch.'
     case 'own-choice':
       return 'Fine as it is. Ask what they would like instead.'
+    // What they do instead of every version is told by `describeStopped`.
+    case 'arms-spent':
     case 'clean':
     case 'not-yet':
       return ''
   }
+}
+
+/** What whoever stopped does for the rest of the class, in the place of every version there was for them. */
+export function describeStopped(by: NonNullable<ReturnType<typeof stoppedBy>>): string {
+  return by === 'unwell'
+    ? 'Sits out with the head level, somebody near; nothing more upside down tonight.'
+    : 'No more tries tonight, and nothing on the arms: lie down, breathe, or watch.'
 }
 
 /** Whether hands may help, where it has to be said. */

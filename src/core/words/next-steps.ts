@@ -91,7 +91,7 @@ export function describeCeiling(practice: Library, { stageId, usualId, lowered }
 }
 
 /** A setup's name in the middle of a sentence. */
-function setupName(practice: Library, id: string): string {
+export function setupName(practice: Library, id: string): string {
   const { name } = findById(practice.setups, id)
   return name.charAt(0).toLowerCase() + name.slice(1)
 }

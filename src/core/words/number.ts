@@ -29,7 +29,17 @@ export function plain(value: number): string {
   return String(Math.round(value * 10) / 10)
 }
 
+/** Minutes to the half: `8.5`. */
+export function halfMinutes(seconds: number): string {
+  return String(Math.round((seconds / 60) * 2) / 2)
+}
+
 /** `1 day`, `2 days`. */
 export function count(n: number, one: string, many = `${one}s`): string {
   return `${n} ${n === 1 ? one : many}`
+}
+
+/** `Ines`, `Ines and Pell`, `Ines, Pell and Moro`. */
+export function list(names: readonly string[]): string {
+  return new Intl.ListFormat('en-GB').format(names)
 }

@@ -1,40 +1,93 @@
-import type { PlanRefusal } from '../planning/greedy'
+import type { Aim } from '../classes/aim'
 import type { Apart } from '../classes/apart'
 import type { Change } from '../classes/change'
-import type { PlanBlock, PlanWarning } from '../classes/plan'
-import type { Violation } from '../planning/check/violation'
+import type { FileRefusal } from '../classes/plan-file'
+import type { BlockKind, PlanWarning } from '../classes/plan'
+import type { PlanRefusal } from '../planning/plan-class'
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
-import { count } from './number'
+import { FAMILIES } from '../practice/schema'
+import { FAMILY_NAMES } from './family'
+import { count, list } from './number'
 import { stageName } from './reason'
 
-/** A block's heading. */
-export const BLOCK_TITLE: Record<PlanBlock['kind'], string> = {
-  'warm-up': 'Warm up for what comes',
-  skill: 'Dolphin, everyone’s version',
-  waves: 'At the wall, in turns',
-  counterpose: 'Counterposes',
-  rest: 'Rest',
-}
-
 /** A block in a word, for a ribbon. */
-export const PART_WORD: Record<PlanBlock['kind'], string> = {
+export const PART_WORD: Record<BlockKind, string> = {
+  arrive: 'Arrive',
+  settle: 'Settle',
   'warm-up': 'Warm up',
-  skill: 'Together',
-  waves: 'At the wall',
-  counterpose: 'Counterposes',
+  skill: 'Skill',
+  support: 'Also',
+  'way-out': 'Way out',
+  peak: 'In turns',
+  train: 'Strength',
+  ease: 'Ease',
+  // Parted where a narrow ribbon has to break it.
+  counterpose: 'Counter\u00ADposes',
   rest: 'Rest',
+  close: 'Close',
 }
 
-/** A plan that cannot be made. */
+/** What the whole class does in parts that need no more words. */
+export const PART_DO: Partial<Record<BlockKind, string>> = {
+  arrive: 'Door, props, where things are; the way out said once.',
+  rest: 'Lie down; nothing to do. Rise by the side.',
+  close: 'Eyes, ears, neck, wrists, mood: anything? Thanks; props back in counted sets.',
+}
+
+/** A block's heading: what it is for. */
+export function blockTitle(practice: Library, kind: BlockKind, purpose = ''): string {
+  const of = purpose.split(':')[1] ?? ''
+  switch (kind) {
+    case 'skill':
+    case 'support':
+      return `${familyWord(of)}, everyone’s version`
+    case 'peak':
+      return `${list(of.split('+').map(familyWord))}, in turns`
+    case 'train':
+      return `Strength: ${practice.capabilities.find((c) => c.id === of)?.name.toLowerCase() ?? 'all round'}`
+    case 'ease':
+      return 'A shape to stay in'
+    case 'way-out':
+      return 'The way out, low first'
+    case 'warm-up':
+      return 'Warm up for what comes'
+    case 'counterpose':
+      return 'Counterposes'
+    default:
+      return PART_WORD[kind]
+  }
+}
+
+function familyWord(code: string): string {
+  const family = FAMILIES.find((f) => f === code)
+  return family ? FAMILY_NAMES[family] : 'Practice'
+}
+
+/** What a class is for, in a line. */
+export function describeAim({ kind, families }: Aim): string {
+  const named = list(families.map((f) => FAMILY_NAMES[f]))
+  switch (kind) {
+    case 'practice':
+      return named
+    case 'strength':
+      return `Strength for ${named.toLowerCase()}`
+    case 'restorative':
+      return 'Restorative'
+    case 'workshop':
+      return `${named}, workshop`
+  }
+}
+
+/** A plan that cannot be made, and the cheapest way out. */
 export function describePlanRefusal(refusal: PlanRefusal): string {
   switch (refusal.code) {
     case 'too-few-people':
       return `A class needs at least ${refusal.least} people; ${count(refusal.people, 'person', 'people')} picked.`
     case 'minutes-out-of-range':
       return `A class lasts ${refusal.min} to ${refusal.max} minutes.`
-    case 'no-bays':
-      return 'At least one wall bay is needed for turns at the wall.'
+    case 'no-minutes-left':
+      return `Arriving, warming up, counterposes and rest leave no time for work: ${Math.max(1, Math.ceil(refusal.shortS / 60))} minutes more, or what was fixed made shorter.`
   }
 }
 
@@ -56,8 +109,7 @@ export function describeApart(
   nameOf: (studentId: string) => string,
 ): string[] {
   return [...new Set(apart.map((a) => a.drillId))].map((drillId) => {
-    const names = apart.filter((a) => a.drillId === drillId).map((a) => nameOf(a.studentId))
-    const who = new Intl.ListFormat('en-GB').format(names)
+    const who = list(apart.filter((a) => a.drillId === drillId).map((a) => nameOf(a.studentId)))
     return drillId === null
       ? `${who}: rest meanwhile.`
       : `${who}: ${findById(practice.drills, drillId).name} instead.`
@@ -67,58 +119,58 @@ export function describeApart(
 /** Where nothing at all is open to somebody: they belong to the class all the same. */
 export const NOTHING_OPEN = 'Rest on your side, breathe with the group; watching counts.'
 
-/** What to settle before class. */
-export function describePlanWarning(warning: PlanWarning): string {
-  switch (warning.code) {
-    case 'short-of-straps':
-      return `${count(warning.needed - warning.have, 'strap')} short: scarves will do, or the version without a strap.`
-    case 'short-of-blocks':
-      return `${count(warning.needed - warning.have, 'block')} short: share across waves, or a thick book tied shut.`
-    case 'too-many-versions':
-      return `${warning.versions} versions side by side; ${warning.limit} is what one teacher can watch.`
-    case 'few-turns':
-      return 'Not everyone gets a turn at the wall in the time: take another bay or more minutes.'
-    case 'warm-up-trimmed':
-      return `Warm-up shortened to a third of the class: ${Math.round(warning.givenS / 60)} of ${Math.round(warning.wantedS / 60)} minutes.`
-  }
+/** The name of what is taught: a stage, a drill, a counterpose. */
+export function variantName(practice: Library, id: string): string {
+  const drill = practice.drills.find((d) => d.id === id) ?? practice.counterposes.find((c) => c.id === id)
+  return drill?.name ?? stageName(practice, id)
 }
 
-/** A broken rule, shown live. */
-export function describeViolation(
-  violation: Violation,
+/** What to settle before class. */
+export function describePlanWarning(
+  warning: PlanWarning,
   practice: Library,
   nameOf: (studentId: string) => string,
 ): string {
-  switch (violation.code) {
-    case 'over-time':
-      return `${Math.ceil((violation.plannedS - violation.allowedS) / 60)} minutes too long.`
-    case 'blocks-overlap':
-      return 'Two blocks overlap.'
-    case 'too-many-attempts':
-      return `${nameOf(violation.studentId)}: ${count(violation.turns, 'turn')} at the wall; ${count(violation.most, 'attempt')} at most.`
-    case 'bay-shared':
-      return `Two people share bay ${violation.bay}.`
-    case 'bay-missing':
-      return `There is no bay ${violation.bay}; the class has ${violation.bays}.`
-    case 'twice-at-once':
-      return `${nameOf(violation.studentId)} is in two places at once.`
-    case 'above-decision':
-      return violation.overridden
-        ? `${nameOf(violation.studentId)}: ${stageName(practice, violation.stageId)} is your call, above what is recorded.`
-        : `${nameOf(violation.studentId)}: ${stageName(practice, violation.stageId)} is above what is recorded.`
-    case 'closed':
-      return `${nameOf(violation.studentId)}: ${stageName(practice, violation.stageId)} is closed to them that day. Plan again, or give another version.`
-    case 'change-missing':
-      return `${nameOf(violation.studentId)}: a limit changes ${stageName(practice, violation.stageId)}, and the plan does not say how. Plan again.`
-    case 'unwatched':
-      return `${violation.versions} versions side by side; ${violation.most} is what one teacher can watch.`
-    case 'stock-exceeded':
-      return `${violation.needed} ${violation.kind} needed, ${violation.have} in the cupboard.`
-    case 'load-without-warm-up':
-      return `${stageName(practice, violation.stageId)} needs ${findById(practice.warmups, violation.warmupId).name} first.`
-    case 'load-without-counterpose':
-      return `${stageName(practice, violation.stageId)} needs ${findById(practice.counterposes, violation.counterposeId).name} after.`
-    case 'left-out':
-      return `${nameOf(violation.studentId)} has nothing to do.`
+  switch (warning.code) {
+    case 'not-asked':
+      return `${count(warning.people, 'person was', 'people were')} never asked about health: on the floor, and nothing upside down, until then.`
+    case 'unknown':
+      return `${count(warning.people, 'person is', 'people are')} new to you: they get the gentle track until you place or check them.`
+    case 'waits':
+      return `${nameOf(warning.studentId)} has no version open in “${blockTitle(practice, kindOf(warning.purpose), warning.purpose)}”: rest, watching or holding props.`
+    case 'minutes-left':
+      return `${Math.round(warning.seconds / 60)} minutes are left over: a longer rest, or something of your own.`
+    case 'warm-up-trimmed':
+      return `Warm-up shortened to a third of the class: ${Math.round(warning.givenS / 60)} of ${Math.round(warning.wantedS / 60)} minutes.`
+    case 'cupboard-not-listed':
+      return 'The cupboard is not listed yet: the usual one is counted on. Count it before you fetch.'
+    case 'no-wall':
+      return 'No wall bay is drawn: what needs a wall is left out.'
+    case 'no-mat':
+      return `${count(warning.people, 'person', 'people')} without a mat place in the room as it is drawn.`
+    case 'lock-gave-way':
+      return `${nameOf(warning.studentId)}: ${variantName(practice, warning.variantId)} could not be kept as you fixed it; it is closed that day, or room, props or eyes do not allow it.`
+    case 'fixed-gave-way':
+      return `“${blockTitle(practice, kindOf(warning.purpose), warning.purpose)}” could not be kept as long as you fixed it.`
+  }
+}
+
+/** The kind of block that a purpose is of. */
+export function kindOf(purpose: string): BlockKind {
+  const kind = purpose.split(':')[0]
+  return kind === 'support' || kind === 'peak' || kind === 'train' || kind === 'ease' ? kind : 'skill'
+}
+
+/** Why a plan's file is not taken. */
+export function describeFileRefusal(refusal: FileRefusal): string {
+  switch (refusal.code) {
+    case 'no-json':
+      return 'That file cannot be read: it is not a plan written by “Plan as a file”.'
+    case 'no-plan-file':
+      return 'That file is no plan of a class, or a release newer than this one wrote it.'
+    case 'unknown-ids':
+      return `That plan names ${count(refusal.ids.length, 'thing')} that this practice does not have.`
+    case 'not-on-the-list':
+      return `That plan is for ${count(refusal.people, 'person', 'people')} not on the list of this class: put them on it first.`
   }
 }

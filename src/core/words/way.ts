@@ -1,7 +1,7 @@
 import { findById } from '../practice/find'
 import type { Library } from '../practice/library'
 import type { Gate, Way } from '../practice/schema'
-import { METRIC, deg, length, type Wording } from './number'
+import { METRIC, deg, length, type Wording, list } from './number'
 import { PARAMETER_LABELS } from './parameter-labels'
 import { describeAsked } from './reason'
 import { SETUPS } from '../setups/catalogue'
@@ -27,7 +27,7 @@ export function describeWay(practice: Library, way: Way, wording: Wording = METR
 }
 
 function beginsWith(practice: Library, set: NonNullable<Way['set']>, wording: Wording): string {
-  const setups = listOf(set.setups.map((id) => findById(practice.setups, id).name))
+  const setups = list(set.setups.map((id) => findById(practice.setups, id).name))
   const label = PARAMETER_LABELS[set.option] ?? set.option
   return `${setups}: ${label.charAt(0).toLowerCase()}${label.slice(1)} begins at ${valueOf(set, wording)}.`
 }
@@ -57,18 +57,13 @@ function asks(
 
 /** Stages or rungs by name; a rung by the first of its branches. */
 function stagesOf(practice: Library, names: readonly string[]): string {
-  return listOf(
+  return list(
     names.map((name) => {
       const exact = practice.stages.find((s) => s.id === name)
       const branch = exact ?? practice.stages.find((s) => s.id.startsWith(name))
       return (branch?.name ?? name).toLowerCase()
     }),
   )
-}
-
-/** Names one after the other, the last with “and”. */
-function listOf(names: readonly string[]): string {
-  return new Intl.ListFormat('en-GB').format(names)
 }
 
 function capital(text: string): string {

@@ -8,6 +8,9 @@ import {
   text,
   type AnySQLiteColumn,
 } from 'drizzle-orm/sqlite-core'
+import type { Aim } from '@/core/classes/aim'
+import type { Fixed } from '@/core/classes/fixed'
+import { RUN_EVENTS } from '@/core/classes/run'
 import { PARTS } from '@/core/classes/lock'
 import { OVERRIDE_REASONS } from '@/core/classes/override'
 import { factColumns, owned } from './columns'
@@ -36,11 +39,14 @@ export const classSession = sqliteTable(
     minutes: integer('minutes').notNull(),
     bays: integer('bays').notNull(),
     groupId: text('group_id').references(() => group.id, { onDelete: 'set null' }),
+    /** What it is for, and what the teacher fixed about it as a whole; null for the usual. */
+    aim: text('aim', { mode: 'json' }).$type<Aim>(),
+    fixed: text('fixed', { mode: 'json' }).$type<Fixed>(),
   },
   (t) => [
     index('class_by_day').on(t.studioId, t.day, t.startTime),
     check('class_minutes', sql`${t.minutes} between 20 and 120`),
-    check('class_bays', sql`${t.bays} between 1 and 12`),
+    check('class_bays', sql`${t.bays} between 0 and 12`),
   ],
 )
 
@@ -66,7 +72,7 @@ export const classEvent = sqliteTable(
     classId: text('class_id')
       .notNull()
       .references(() => classSession.id),
-    kind: text('kind', { enum: ['started', 'block', 'ended'] }).notNull(),
+    kind: text('kind', { enum: RUN_EVENTS }).notNull(),
     atMs: integer('at_ms').notNull(),
     blockIndex: integer('block_index').notNull(),
   },
@@ -88,6 +94,8 @@ export const classPlan = sqliteTable(
     plan: text('plan', { mode: 'json' }).notNull(),
     /** What it was made from, sealed with the health key since it holds limits; null where none was kept. */
     brief: text('brief'),
+    /** Taken back; kept until something else is changed, so that it can be put in again. */
+    undone: integer('undone', { mode: 'boolean' }).notNull().default(false),
   },
   (t) => [index('plan_of_class').on(t.classId, t.version)],
 )

@@ -1,5 +1,5 @@
 import { addDays } from '@/core/day'
-import { versionsOf } from '@/core/classes/plan'
+import { doingsOf } from '@/core/classes/plan'
 import { demoWorld } from '@/core/simulate/demo'
 import type { Context } from '@/features/context'
 import { ownData, ownDevice, screen, seedWorld, value } from '@/testing/actions'
@@ -20,7 +20,7 @@ const load = async () => ({
   facts: await import('../facts/actions'),
   health: await import('../health/actions'),
   plans: await import('../plans/actions'),
-  planQueries: await import('../plans/queries'),
+  planQueries: await import('../plans/plan-queries'),
   teach: await import('../teaching/queries'),
   desk: await import('./class-file'),
   classes: await import('@/db/classes'),
@@ -38,7 +38,14 @@ async function makeClass(
 ): Promise<string> {
   const id = v7()
   const form = { id, planId: v7(), title: `On ${day}`, day, startTime: '18:30', minutes: '60', bays: 2 }
-  value(await app.plans.createClass({ ...form, groupId: null, roster }))
+  value(
+    await app.plans.createClass({
+      ...form,
+      aim: { kind: 'practice' as const, families: ['FS' as const] },
+      groupId: null,
+      roster,
+    }),
+  )
   return id
 }
 
@@ -79,18 +86,23 @@ describe('a check-in', () => {
     const id = await makeClass(DAY, [maud, idOf('Ines Calder'), idOf('Greta Sommerby')])
     const stageOf = async () => {
       const view = app.planQueries.planView(await screen(), id)
-      return view?.blocks.flatMap((b) => b.versions).find((v) => v.studentId === maud)
+      return view?.blocks.flatMap((b) => b.doings).find((v) => v.studentId === maud)
     }
     const planned = await stageOf()
     await checkIn(maud, { pain: 8, regions: ['wrist'] })
     const held = await stageOf()
-    expect(held?.stageId).not.toBe(planned?.stageId)
+    expect(held?.variantId).not.toBe(planned?.variantId)
     expect(app.planQueries.planView(await screen(), id)?.violations).toEqual([])
-    const strip = app.teach.teachData(await screen(), id)?.people.find((p) => p.id === maud)
-    expect(strip?.skillStage.id).toBe(held?.stageId ?? '')
-    expect(strip?.limits).toContain('hands on the floor')
-    const hidden = app.teach.teachData(await screen({ hidden: true }), id)?.people.find((p) => p.id === maud)
-    expect([hidden?.limits, hidden?.skillStage.change]).toEqual([[], ''])
+    const strip = async (hidden: boolean) => {
+      const data = app.teach.teachData(await screen({ hidden }), id)
+      const work = data?.work.flatMap((block) => block[maud] ?? []) ?? []
+      return { work, limits: data?.people.find((p) => p.id === maud)?.limits }
+    }
+    const shown = await strip(false)
+    expect(shown.work[0]?.id).toBe(held?.variantId ?? '')
+    expect(shown.limits).toContain('hands on the floor')
+    const hidden = await strip(true)
+    expect([hidden.limits, hidden.work.map((w) => w.change).join('')]).toEqual([[], ''])
   })
 })
 
@@ -159,11 +171,10 @@ describe('limits that change how something is done', () => {
     value(await app.plans.planAgain({ id, planId: v7() }))
     const view = app.planQueries.planView(await screen(), id)
     expect(view?.violations).toEqual([])
-    const own = view?.blocks.flatMap((b) => b.versions).filter((v) => v.studentId === ines) ?? []
+    const own = view?.blocks.flatMap((b) => b.doings).filter((v) => v.studentId === ines) ?? []
     expect(own.map((v) => v.changed).join(' ')).toMatch(/Half the repetitions/)
-    expect(
-      app.teach.teachData(await screen(), id)?.people.find((p) => p.id === ines)?.skillStage.change,
-    ).toMatch(/Half the repetitions/)
+    const taught = app.teach.teachData(await screen(), id)?.work.flatMap((block) => block[ines]?.change ?? [])
+    expect(taught?.join(' ')).toMatch(/Half the repetitions/)
     expect(JSON.stringify(view)).not.toMatch(/HEART|WRI-stiff|heart condition/)
   })
 })
@@ -195,7 +206,7 @@ describe('a plan of an earlier day', () => {
     const after = app.planQueries.planView(await screen(), id)
     const shape = (view: typeof after) => [
       view?.violations,
-      view?.blocks.map((b) => b.versions.map((v) => [v.studentId, v.stageId, v.changed])),
+      view?.blocks.map((b) => b.doings.map((v) => [v.studentId, v.variantId, v.changed])),
     ]
     expect(shape(after)).toEqual(shape(before))
     expect(after?.editable).toBe(false)
@@ -209,9 +220,12 @@ describe('nobody is placed on what is closed', () => {
     const id = await makeClass(NEXT_WEEK, [idOf(name), idOf('Ines Calder'), idOf('Greta Sommerby')])
     const brief = briefOf(ctx, id)
     const stored = app.store.planOf(ctx.scope, ctx.health.key, id)
-    for (const version of stored?.plan.blocks.flatMap(versionsOf) ?? []) {
-      const person = brief.people.find((p) => p.studentId === version.studentId)
-      const load = ctx.practice.stages.find((s) => s.id === version.stageId)?.load ?? {}
+    const doings = stored?.plan.blocks.flatMap(doingsOf) ?? []
+    expect(doings.length).toBeGreaterThan(5)
+    for (const { studentId, variantId } of doings) {
+      const person = brief.people.find((p) => p.studentId === studentId)
+      const what = [...ctx.practice.stages, ...ctx.practice.drills].find((s) => s.id === variantId)
+      const load = what?.load ?? {}
       const closed = person?.limits.filter(
         (l) => (l.action === 'stop' || l.action === 'avoid') && (load[l.tag] ?? 0) >= l.level,
       )
@@ -221,11 +235,11 @@ describe('nobody is placed on what is closed', () => {
   it('a Stop of tonight is no choice in the list of versions either', async () => {
     const view = app.planQueries.planView(await screen(), tonight)
     const { practice } = await screen()
-    const odile = view?.blocks.flatMap((b) => b.versions).find((v) => v.name === 'Odile Marchetti-Voss')
+    const odile = view?.choices.find((c) => c.name === 'Odile Marchetti-Voss')
     const person = personIn(await screen(), tonight, idOf('Odile Marchetti-Voss'))
     const stops = person?.limits.filter((l) => l.action === 'stop') ?? []
     expect(stops.length).toBeGreaterThan(0)
-    for (const { id } of odile?.choices ?? []) {
+    for (const { id } of odile?.waves ?? []) {
       const load = practice.stages.find((s) => s.id === id)?.load ?? {}
       expect(stops.filter((l) => (load[l.tag] ?? 0) >= l.level)).toEqual([])
     }

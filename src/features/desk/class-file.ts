@@ -1,13 +1,14 @@
 import 'server-only'
-import { attemptsAllowed } from '@/core/approaches/effects'
+import { attemptsAllowed, strengthFirst } from '@/core/approaches/effects'
 import { attemptCap, firstMonthCap } from '@/core/approaches/floor'
 import type { Brief } from '@/core/classes/brief'
 import type { Lock } from '@/core/classes/lock'
 import type { Plan } from '@/core/classes/plan'
 import { briefPerson } from '@/core/classes/reach'
 import { foldRun } from '@/core/classes/run'
-import { greedyPlan, type PlanRefusal } from '@/core/planning/greedy'
 import { asItHolds } from '@/core/planning/now'
+import { planClass, type PlanRefusal } from '@/core/planning/plan-class'
+import type { Library } from '@/core/practice/library'
 import { FAMILIES, type Family } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
 import type { Result } from '@/core/result'
@@ -18,13 +19,17 @@ import { firstFactDays } from '@/db/evidence'
 import { planOf } from '@/db/plans'
 import { studentsByIds } from '@/db/students'
 import type { Context } from '../context'
+import { beforeClass } from './class-before'
+import { cupboardFor, roomFor } from './class-room'
 import { judgeOf, type Judge } from './judge'
 import { decisionIn, standings } from './standing'
 
-/** The planner speaks for one family so far. */
-export const CLASS_FAMILY: Family = 'FS'
+type Planned = Pick<ClassRecord, 'id' | 'day' | 'minutes' | 'bays' | 'roster' | 'aim' | 'fixed'>
 
-type Planned = Pick<ClassRecord, 'id' | 'day' | 'minutes' | 'bays' | 'roster'>
+/** The family that a class is about first. */
+export function familyOf({ aim }: Pick<ClassRecord, 'aim'>): Family {
+  return aim.families[0] ?? 'FS'
+}
 
 /** A judge for a class: its day, its ways of working. */
 export function judgeOfClass(ctx: Context, { id, day }: Pick<ClassRecord, 'id' | 'day'>): Judge {
@@ -55,32 +60,36 @@ export function briefFor(ctx: Context, record: Planned, locks: readonly Lock[]):
   const judge = judgeOfClass(ctx, record)
   const decisionOf = decisionsFor(ctx, record, judge)
   const begun = firstFactDays(scope, record.roster)
+  const before = beforeClass(ctx, record.day)
   return {
-    version: 1,
+    version: 2,
     day: record.day,
     minutes: record.minutes,
-    room: { bays: record.bays },
-    cupboard: { straps: studio.straps, blocks: studio.blocks },
+    aim: record.aim,
+    fixed: record.fixed,
+    strengthFirst: strengthFirst(judge.approaches(null)),
+    room: roomFor(ctx, record.bays),
+    cupboard: cupboardFor(ctx),
     locks,
     helpers: listAssistants(scope)
       .filter(({ restsUntil }) => restsUntil === null || restsUntil < record.day)
       .map(({ id, trained }) => ({ id, trained })),
-    people: studentsByIds(scope, record.roster).map(({ id, breathS, createdDay }) =>
-      briefPerson(practice, {
+    people: studentsByIds(scope, record.roster).map(({ id, breathS, statureCm, createdDay }) => {
+      const firstMonth = firstMonthCap([createdDay, ...(begun.get(id) ?? [])], clock.today)
+      return briefPerson(practice, {
+        ...before(id),
         studentId: id,
         breathS,
-        mostAttempts: attemptCap(
-          studio.floor,
-          firstMonthCap([createdDay, ...(begun.get(id) ?? [])], clock.today),
-          attemptsAllowed(practice, judge.approaches(id)),
-        ),
+        heightCm: statureCm,
+        firstMonth: firstMonth !== null,
+        mostAttempts: attemptCap(studio.floor, firstMonth, attemptsAllowed(practice, judge.approaches(id))),
         touch: judge.touch(id),
         // That day's check-in lowers what is planned and leaves the standing as it is.
         limits: judge.tonight(id),
         decisions: FAMILIES.map((family) => decisionOf(id, family)),
         looked: (stageId) => judge.looked(id, stageId),
-      }),
-    ),
+      })
+    }),
   }
 }
 
@@ -91,9 +100,31 @@ export function makePlan(
   locks: readonly Lock[],
 ): Result<{ plan: Plan; brief: Brief }, PlanRefusal> {
   const brief = briefFor(ctx, record, locks)
-  const made = greedyPlan(ctx.practice, brief, CLASS_FAMILY)
+  const made = plannedOnce(ctx, record.id, brief)
   return made.ok ? { ok: true, value: { plan: made.value, brief } } : made
 }
+
+/** Classes whose plan is remembered: those of today and the next few. */
+const REMEMBERED = 12
+
+/** What follows from a class's brief alone, worked out once: a page that is opened again does not wait for it again. */
+export function oncePerBrief<T>(make: (practice: Library, brief: Brief) => T) {
+  const known = new Map<string, { readonly of: string; readonly made: T }>()
+  return ({ practice }: Context, id: string, brief: Brief): T => {
+    const of = JSON.stringify(brief)
+    const found = known.get(id)
+    if (found?.of === of) return found.made
+    if (known.size >= REMEMBERED) known.clear()
+    const made = make(practice, brief)
+    known.set(id, { of, made })
+    return made
+  }
+}
+
+const plannedOnce = oncePerBrief((practice, brief): Result<Plan, PlanRefusal> => {
+  const made = planClass(practice, brief)
+  return made.ok ? { ok: true, value: made.value.plan } : made
+})
 
 /** A class's plan as it is shown, and the brief that judges it. */
 export type ClassFile = {
@@ -111,5 +142,5 @@ export function classFile(ctx: Context, record: Planned): ClassFile | null {
   const past = record.day < ctx.clock.today || foldRun(eventsOf(ctx.scope, record.id)).state === 'ended'
   if (past) return { ...stored, past }
   const brief = briefFor(ctx, record, locksOf(ctx.scope, record.id))
-  return { plan: asItHolds(ctx.practice, stored.plan, brief, CLASS_FAMILY), brief, past }
+  return { plan: asItHolds(ctx.practice, stored.plan, brief), brief, past }
 }

@@ -22,3 +22,16 @@ export function handNumbers(
       }))
     : []
 }
+
+/** The same in a line; empty where nothing is built or no body is known. */
+export function ownNumbers(
+  ctx: Pick<Context, 'studio' | 'practice'>,
+  body: Body | null,
+  setupId: string | null,
+  ways: InForce,
+): string {
+  if (body === null || setupId === null) return ''
+  return handNumbers(ctx, body, setupId, ways)
+    .map(({ label, value }) => `${label} ${value}`)
+    .join(' · ')
+}

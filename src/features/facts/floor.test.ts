@@ -260,3 +260,15 @@ it('whatever interrupts, each fact ends stored once under its own day, or refuse
     { numRuns: Number(process.env.PROPERTY_RUNS ?? 60) },
   )
 }, 240_000)
+
+it('what is tapped after another device’s tap was seen is ordered after it, though this clock runs behind', async () => {
+  const { hearOf, newStamp } = await import('@/device/facts')
+  const before = await newStamp()
+  const other = `${(Number.parseInt(before.hlc.slice(0, 9), 36) + 90_000).toString(36).padStart(9, '0')}-0003-${v7()}`
+  await hearOf(other)
+  const after = await newStamp()
+  expect(after.hlc > other).toBe(true)
+  // An older one changes nothing.
+  await hearOf(before.hlc)
+  expect((await newStamp()).hlc > after.hlc).toBe(true)
+})

@@ -1,7 +1,7 @@
 import 'server-only'
 import type { FactOf } from '@/core/facts/fact'
 import type { Plan } from '@/core/classes/plan'
-import { versionsOf } from '@/core/classes/plan'
+import { doingsOf } from '@/core/classes/plan'
 import { findById } from '@/core/practice/find'
 import type { ReadinessCheck } from '@/core/practice/schema'
 import type { Observation } from '@/core/readiness/evidence'
@@ -112,8 +112,8 @@ function faultsKnown({ practice }: Context, faults: readonly string[]): boolean 
 
 /** The setup that the plan gave somebody for a stage, where it did. */
 function setupInPlan(plan: Plan, { studentId, stageId }: FactOf<'attempt'>): string | null {
-  const versions = plan.blocks.flatMap((block) => versionsOf(block))
-  return versions.find((v) => v.studentId === studentId && v.stageId === stageId)?.setupId ?? null
+  const doings = plan.blocks.flatMap((block) => doingsOf(block))
+  return doings.find((d) => d.studentId === studentId && d.variantId === stageId)?.setupId ?? null
 }
 
 function readValues(

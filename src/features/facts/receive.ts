@@ -1,10 +1,11 @@
 import 'server-only'
 import { z } from 'zod'
-import { factSchema } from '@/core/facts/fact'
+import { factSchema, type SentFact } from '@/core/facts/fact'
 import { sharedDb } from '@/db/open'
 import { inOneGo, logFailure } from '../action'
 import type { Privacy } from '../context'
 import { keepFact } from './keep'
+import { ring } from './live'
 import type { FactAnswer, Received } from './wire'
 
 /** Facts in one batch at most. */
@@ -32,6 +33,12 @@ function asSentence(message = ''): string {
   return message.endsWith('.') ? message : 'It cannot be read, so it is not recorded.'
 }
 
+/** Other screens of the same class hear of it once it is on the disk. */
+function tellScreens(fact: SentFact): void {
+  if (fact.kind === 'taken-back') ring(null, fact.deviceId)
+  else if ('classId' in fact && fact.classId !== null) ring(fact.classId, fact.deviceId)
+}
+
 function answerTo(id: string, raw: unknown, privacy: Privacy): FactAnswer {
   const parsed = factSchema.safeParse(raw)
   if (!parsed.success) return { id, state: 'refused', why: asSentence(parsed.error.issues[0]?.message) }
@@ -39,6 +46,7 @@ function answerTo(id: string, raw: unknown, privacy: Privacy): FactAnswer {
     // Whether the store opens at all is no fault of the fact.
     sharedDb()
     const kept = inOneGo((ctx) => keepFact(ctx, parsed.data), privacy)
+    if (kept.ok && kept.value === 'stored') tellScreens(parsed.data)
     return kept.ok
       ? { id, state: kept.value }
       : { id, state: 'refused', why: kept.problems[0]?.message ?? 'It cannot be stored.' }

@@ -5,7 +5,7 @@ import { eventsOf, findClass } from '@/db/classes'
 import { keepDecisions } from '@/db/decisions'
 import { attemptsOfClass } from '@/db/evidence'
 import type { Context } from '../context'
-import { CLASS_FAMILY, judgeOfClass } from '../desk/class-file'
+import { familyOf, judgeOfClass } from '../desk/class-file'
 
 /**
  * Keeps what a class changed, once it is over: what would be decided without it and what is decided with it, as of its own
@@ -24,8 +24,8 @@ export function renewTurns(ctx: Context, classId: string): void {
     }
     return {
       studentId,
-      before: judge.decide(studentId, CLASS_FAMILY, { evidence: without }),
-      after: judge.decide(studentId, CLASS_FAMILY),
+      before: judge.decide(studentId, familyOf(record), { evidence: without }),
+      after: judge.decide(studentId, familyOf(record)),
     }
   })
   keepDecisions(ctx.scope, classId, turns)

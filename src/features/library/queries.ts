@@ -1,5 +1,6 @@
 import 'server-only'
-import type { Picture } from '@/core/figure/picture'
+import { pictureOf, viewOf, type Picture } from '@/core/figure/picture'
+import { rightBesideWrong } from '@/core/mechanics/beside'
 import { pictureFor } from '@/core/figure/picture-of'
 import { entriesOf, findEntry, KINDS, type Entry, type Kind } from '@/core/library/entries'
 import { linksOf } from '@/core/library/links'
@@ -28,6 +29,8 @@ export type EntryPage = {
   picture: Picture | null
   lines: Line[]
   links: { title: string; to: { id: string; name: string; picture: Picture | null }[] }[]
+  /** For a fault that can be drawn: right beside wrong, in one view. */
+  beside: { right: Picture; wrong: Picture; view: Picture['view'] } | null
   /** Its dose part by part, for what is done by the clock or counted. */
   parts: DosePart[]
   /** Where it can be measured on a body, for what is built. */
@@ -112,9 +115,17 @@ export function entryPage({ practice, studio }: Context, id: string): EntryPage 
         picture: pictureFor(practice, other.id, anyBody()),
       })),
     })),
+    beside: besideOf(entry),
     parts: partsOf(practice, entry),
     bench: entry.kind === 'setup' ? `/setups?setup=${id}` : null,
   }
+}
+
+function besideOf({ id }: Entry): EntryPage['beside'] {
+  const pair = rightBesideWrong(id, anyBody())
+  if (!pair?.ok) return null
+  const { right, wrong } = pair.value
+  return { right: pictureOf(right), wrong: pictureOf(wrong), view: viewOf([right, wrong]) }
 }
 
 function partsOf(practice: Library, { id, kind }: Entry): DosePart[] {

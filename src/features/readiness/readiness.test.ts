@@ -1,3 +1,5 @@
+import { NOTHING_FIXED } from '@/core/classes/fixed'
+import { doingsOf } from '@/core/classes/plan'
 import { demoWorld } from '@/core/simulate/demo'
 import { ownData, ownDevice, refusedAt, seedWorld, value } from '@/testing/actions'
 import { CookieJar } from '@/testing/cookies'
@@ -192,14 +194,14 @@ describe('going above what is recorded', () => {
       day: DAY,
       minutes: 75,
       bays: 5,
+      aim: { kind: 'practice' as const, families: ['FS' as const] },
+      fixed: NOTHING_FIXED,
       roster: [idOf('Wren Haskett'), idOf('Ines Calder'), idOf('Bertram Oake')],
     }
     const plan = app.desk.makePlan(ctx, record, [])
     if (!plan.ok) throw new Error('no plan')
-    const skill = plan.value.plan.blocks.find((b) => b.kind === 'skill')
-    const mine =
-      skill?.kind === 'skill' ? skill.versions.find((v) => v.studentId === idOf('Wren Haskett')) : null
-    expect(mine).toMatchObject({ stageId: 'FS-05', override: 'spotter-beside' })
+    const mine = plan.value.plan.blocks.flatMap(doingsOf).filter((d) => d.studentId === idOf('Wren Haskett'))
+    expect(mine).toContainEqual(expect.objectContaining({ variantId: 'FS-05', override: 'spotter-beside' }))
     const later = { ...ctx, clock: { ...ctx.clock, nowMs: ctx.clock.nowMs + 29 * 86_400_000 } }
     expect(app.judge.judgeOf(later).looked(idOf('Wren Haskett'), 'FS-05')).toBeNull()
   })

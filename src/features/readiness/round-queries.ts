@@ -6,10 +6,10 @@ import type { Library } from '@/core/practice/library'
 import type { ReadinessCheck } from '@/core/practice/schema'
 import { isTyped } from '@/core/practice/ask'
 import { checkNext, roundMinutes, suggestedRound, type CheckWorth } from '@/core/readiness/check-next'
-import type { Decision } from '@/core/readiness/decide'
 import type { Observation } from '@/core/readiness/evidence'
 import { foldFacts } from '@/core/facts/order'
 import { observationsOn } from '@/db/evidence'
+import { firstName } from '@/core/words/first-names'
 import type { Wording } from '@/core/words/number'
 import { cardFaults } from '@/core/readiness/read-values'
 import { faultName, shown, unitOf } from '@/core/words/reason'
@@ -18,7 +18,7 @@ import { findClass, nextClass } from '@/db/classes'
 import { studentsByIds, type StudentRecord } from '@/db/students'
 import { spansOfStudent } from '../body'
 import type { Context } from '../context'
-import { CLASS_FAMILY, decisionsFor, judgeOfClass } from '../desk/class-file'
+import { decisionsFor, judgeOfClass } from '../desk/class-file'
 import { BOARD } from '../desk/families'
 import type { Judge } from '../desk/judge'
 import { closedTonight } from '../desk/limit-words'
@@ -77,7 +77,13 @@ export function roundData(ctx: Context, classId: string): RoundData | null {
   const judge = judgeOfClass(ctx, record)
   const decisionOf = decisionsFor(ctx, record, judge)
   const people = studentsByIds(scope, record.roster).filter((s) => s.archivedDay === null)
-  const decisions = people.flatMap((p) => BOARD.map((family) => decisionOf(p.id, family)).filter(thatCounts))
+  // What the class is about, and every other family in which somebody has begun: what nobody works at needs no check today.
+  const { families } = record.aim
+  const decisions = people.flatMap((p) =>
+    BOARD.map((family) => decisionOf(p.id, family)).filter(
+      ({ family, standing }) => families.includes(family) || standing !== null,
+    ),
+  )
   const worth = checkNext(practice, decisions)
   const asked = [
     ...new Set([...worth.map((w) => w.checkId), ...practice.bundles.flatMap((b) => b.checks)]),
@@ -98,11 +104,6 @@ export function roundData(ctx: Context, classId: string): RoundData | null {
       ...new Set([ctx.studio.teacher, ...listAssistants(scope).map((a) => a.name)].filter((n) => n !== '')),
     ],
   }
-}
-
-/** The forearm family, and every other in which somebody has begun: what nobody works at needs no check today. */
-function thatCounts({ family, standing }: Decision): boolean {
-  return family === CLASS_FAMILY || standing !== null
 }
 
 function personOf(ctx: Context, judge: Judge, student: StudentRecord): RoundPerson {
@@ -156,10 +157,6 @@ function checkOf(
       .slice(0, CHIPS)
       .map((f) => ({ id: f, name: faultName(practice, f) })),
   }
-}
-
-function firstName(name: string): string {
-  return name.split(' ')[0] ?? name
 }
 
 export type CardCheck = Pick<RoundCheck, 'id' | 'name' | 'run' | 'kind' | 'unit' | 'side'> & {

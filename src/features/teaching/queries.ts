@@ -1,67 +1,36 @@
 import 'server-only'
-import { toldOf } from '@/core/readiness/from-tries'
-import type { Brief } from '@/core/classes/brief'
-import { doseOf } from '@/core/classes/dose-of'
-import { describeDose } from '@/core/words/dose'
-import { cueFor } from '@/core/approaches/effects'
-import { addDays, formatDay, type Day } from '@/core/day'
+import { doingsOf, isWork, WAITING, type Doing } from '@/core/classes/plan'
+import { placeName } from '@/core/words/turns'
+import { formatDay, type Day } from '@/core/day'
 import { apartIn } from '@/core/classes/apart'
-import type { Version } from '@/core/classes/plan'
 import type { TimedPlan } from '@/core/teaching/class-run'
-import { versionsOf } from '@/core/classes/plan'
 import { foldRun, type ClassEvent, type Run } from '@/core/classes/run'
-import type { Picture } from '@/core/figure/picture'
-import { pictureFor } from '@/core/figure/picture-of'
-import { findById } from '@/core/practice/find'
-import { foldEvidence, type Attempt, type Evidence } from '@/core/readiness/evidence'
-import { leavesFloor } from '@/core/readiness/gate'
-import { likelyFaults } from '@/core/readiness/likely-faults'
-import { BLOCK_TITLE, describeApart, describeChange, NOTHING_OPEN } from '@/core/words/plan'
-import { faultName } from '@/core/words/reason'
-import { rosterOf } from '@/db/attendance'
+import type { Attempt } from '@/core/readiness/evidence'
+import { CARD_LINES } from '@/core/words/emergency'
+import { blockTitle, describeApart } from '@/core/words/plan'
+import { listAssistants } from '@/db/assistants'
+import { absentFrom } from '@/db/attendance'
 import { classLines, eventsOf, findClass } from '@/db/classes'
 import { decisionsOf } from '@/db/decisions'
-import type { StudentRecord } from '@/db/students'
-import { attemptsOfClass } from '@/db/evidence'
-import { anyBody, bodyOfStudent } from '../body'
+import { lastNotes, type NoteLine } from '@/db/notes'
 import type { Context } from '../context'
 import { classFile, judgeOfClass } from '../desk/class-file'
 import { viewDecision, type DecisionView } from '../desk/decision-view'
-import type { Judge } from '../desk/judge'
 import { closedTonight } from '../desk/limit-words'
 import { peopleOf } from '../desk/people'
-
-/** Fault chips beside a name. */
-const CHIPS = 4
+import { stageBrief, type StageBrief } from './stage-brief'
+import { drillOf, togetherIn } from './together'
+import { triesOf } from './tries'
 
 export type TeachPerson = {
   id: string
   name: string
-  skillStage: StageBrief
-  wallStage: StageBrief
   /** What they leave out tonight, in words; empty on a private screen. */
   limits: string[]
+  /** The newest words kept of them; empty on a private screen. */
+  note: string
   /** Whether hands may help tonight. */
   touch: 'no' | 'ask' | 'yes'
-}
-export type StageBrief = {
-  /** Empty where nothing of the practice is open to them. */
-  id: string
-  name: string
-  cue: string
-  /** Their own dose of it, by breath and limits. */
-  dose: string
-  /** How a limit changes it, in words; empty where none does, or on a private screen. */
-  change: string
-  /** The way out, said before anybody goes up. */
-  exit: string
-  leavesFloor: boolean
-  /** Whether a leg leads and its level is read from it; whether held seconds are read from it. */
-  leads: boolean
-  timed: boolean
-  faults: { id: string; name: string }[]
-  /** On their own body. */
-  picture: Picture | null
 }
 export type Recorded = Pick<
   Attempt,
@@ -77,114 +46,90 @@ export type TeachData = {
   /** What happened so far, as the server has it. */
   events: ClassEvent[]
   people: TeachPerson[]
+  /** By block: what everybody does in it, by person. */
+  work: Record<string, StageBrief>[]
   recorded: Recorded[]
-  /** Warm-ups and counterposes by id. */
+  /** Drills, warm-ups and counterposes done together, by id. */
   warm: Record<string, string>
+  /** The emergency card: it lies with the class, so that it opens with the server away. */
+  emergency: { label: string; text: string }[]
   /** Who does something else during one of them, in words, by its id. */
   apart: Record<string, string[]>
 }
 
 /** Everything the floor screen needs, in one read: the plan as it holds tonight. */
 export function teachData(ctx: Context, classId: string): TeachData | null {
-  const { scope, practice } = ctx
+  const { scope, practice, studio, privacy } = ctx
   const record = findClass(scope, classId)
   const file = record ? classFile(ctx, record) : null
   if (!record || !file) return null
   const { plan } = file
   const { nameOf, students } = peopleOf(ctx, record.roster)
   const judge = judgeOfClass(ctx, record)
-  const versions = (kind: 'skill' | 'waves'): readonly Version[] =>
-    plan.blocks.flatMap((b) => (b.kind === kind ? versionsOf(b) : []))
-  const wall = versions('waves')
-  const absent = new Set(
-    rosterOf(scope, classId).flatMap((line) => (line.attended === 'absent' ? [line.studentId] : [])),
-  )
-  const together = [...practice.warmups, ...practice.counterposes]
-  const attempts = foldEvidence(
-    { observations: [], attempts: attemptsOfClass(scope, classId), placements: [] },
-    '9999-12-31',
-  ).attempts
+  const helpers = new Map(listAssistants(scope).map((a) => [a.id, a.name]))
+  const absent = absentFrom(scope, classId)
+  const notes = privacy.hidden ? new Map<string, NoteLine>() : lastNotes(scope, record.roster)
+  const together = togetherIn(practice, plan)
+  const attempts = triesOf(scope, classId)
   return {
     classId,
     title: record.title,
     plan: {
       minutes: plan.minutes,
-      bays: plan.bays,
-      blocks: plan.blocks.map((block) => ('versions' in block ? { ...block, versions: [] } : block)),
+      // Of the people only who is up when: limits stand in words beside the names.
+      blocks: plan.blocks.map((block) =>
+        isWork(block) ? { ...block, people: block.people.map(whenUp) } : block,
+      ),
     },
-    titles: plan.blocks.map((b) => BLOCK_TITLE[b.kind]),
+    titles: plan.blocks.map((b) => blockTitle(practice, b.kind, isWork(b) ? b.purpose : '')),
     events: eventsOf(scope, classId),
-    people: versions('skill')
-      .filter(({ studentId }) => !absent.has(studentId))
-      .map((version) => ({
-        id: version.studentId,
-        name: nameOf(version.studentId),
-        skillStage: stageBrief(ctx, judge, file.brief, version, students.get(version.studentId)),
-        wallStage: stageBrief(
-          ctx,
-          judge,
-          file.brief,
-          wall.find((v) => v.studentId === version.studentId) ?? version,
-          students.get(version.studentId),
-        ),
-        limits: closedTonight(ctx, judge, version.studentId),
-        touch: judge.touch(version.studentId),
+    people: [...new Set(plan.blocks.flatMap(doingsOf).map((d) => d.studentId))]
+      .filter((id) => !absent.has(id))
+      .map((id) => ({
+        id,
+        name: nameOf(id),
+        limits: closedTonight(ctx, judge, id),
+        note: notes.get(id)?.text ?? '',
+        touch: judge.touch(id),
       })),
+    work: plan.blocks.map((block) =>
+      Object.fromEntries(
+        doingsOf(block).map((doing) => [
+          doing.studentId,
+          stageBrief(ctx, judge, doing, students.get(doing.studentId), {
+            stays: isWork(block) && block.kind === 'ease',
+            place: placeName(doing.place, file.brief?.room),
+            waiting: isWork(block) && block.waves > 1 ? (drillOf(practice, doing.waiting)?.name ?? '') : '',
+            helper:
+              doing.helper === null
+                ? ''
+                : doing.helper === 'teacher'
+                  ? 'you'
+                  : (helpers.get(doing.helper) ?? ''),
+          }),
+        ]),
+      ),
+    ),
     recorded: attempts.map(({ id, studentId, stageId, outcome, level, faults, exitControlled, endedBy }) => ({
       ...{ id, studentId, stageId, outcome, level, exitControlled, endedBy },
       faults: [...faults],
     })),
     warm: Object.fromEntries(together.map((b) => [b.id, `${b.name}: ${b.do}`])),
+    emergency: CARD_LINES.flatMap(({ key, label }) =>
+      studio.emergency[key] === '' ? [] : [{ label, text: studio.emergency[key] }],
+    ),
     apart: Object.fromEntries(
       together.map((b) => [
         b.id,
-        file.brief ? describeApart(practice, apartIn(practice, file.brief, b), nameOf) : [],
+        file.brief ? describeApart(practice, apartIn(practice, file.brief, b, b.others), nameOf) : [],
       ]),
     ),
   }
 }
 
-/** What somebody does, with the four faults that are likeliest for them. */
-function stageBrief(
-  { practice, privacy }: Context,
-  judge: Judge,
-  brief: Brief | null,
-  version: Version,
-  student: StudentRecord | undefined,
-): StageBrief {
-  const person = brief?.people.find((p) => p.studentId === version.studentId)
-  const change = privacy.hidden ? '' : describeChange(version.change)
-  if (version.stageId === null)
-    return {
-      id: '',
-      name: NOTHING_OPEN,
-      cue: '',
-      dose: '',
-      change,
-      exit: '',
-      leavesFloor: false,
-      leads: false,
-      timed: false,
-      faults: [],
-      picture: null,
-    }
-  const stage = findById(practice.stages, version.stageId)
-  // As of the day before: chips must not change places under the hand while a class runs.
-  const seen: Evidence = foldEvidence(judge.evidence(version.studentId), addDays(judge.day, -1))
-  return {
-    id: stage.id,
-    name: stage.name,
-    cue: cueFor(practice, judge.approaches(version.studentId), stage),
-    dose: person ? describeDose(doseOf(person, stage, version.change)) : '',
-    change,
-    exit: findById(practice.exits, stage.exits[0] ?? '').do,
-    leavesFloor: leavesFloor(stage),
-    ...toldOf(practice, stage.id),
-    faults: likelyFaults(stage.faults, seen, judge.day)
-      .slice(0, CHIPS)
-      .map((id) => ({ id, name: faultName(practice, id) })),
-    picture: pictureFor(practice, stage.id, bodyOfStudent(student) ?? anyBody()),
-  }
+/** When somebody is up, and nothing of why they do what they do. */
+function whenUp({ studentId, variantId, wave, turns }: Doing): Doing {
+  return { ...WAITING, studentId, variantId, wave, turns }
 }
 
 export type TeachListEntry = {

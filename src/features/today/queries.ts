@@ -1,12 +1,12 @@
 import 'server-only'
 import { daysBetween, formatDay } from '@/core/day'
-import type { Plan } from '@/core/classes/plan'
+import { isWork, turnsOf, type Plan } from '@/core/classes/plan'
 import { findById } from '@/core/practice/find'
 import { wearDue } from '@/core/props/inventory'
 import type { Decision } from '@/core/readiness/decide'
 import { needsLook } from '@/core/readiness/offers'
 import { placePeople } from '@/core/room/places'
-import { EMPTY_ROOM, type Room } from '@/core/room/room'
+import { EMPTY_ROOM, usableBays, type Room } from '@/core/room/room'
 import { conditionsOf } from '@/core/screening/answers'
 import { count } from '@/core/words/number'
 import { markOf, type Mark } from '@/core/readiness/mark'
@@ -17,7 +17,7 @@ import { listProps } from '@/db/inventory'
 import { listNames } from '@/db/students'
 import { locksOf } from '@/db/classes'
 import type { Context } from '../context'
-import { CLASS_FAMILY, classFile, decisionsFor, judgeOfClass, makePlan } from '../desk/class-file'
+import { classFile, decisionsFor, familyOf, judgeOfClass, makePlan } from '../desk/class-file'
 import { expectedLine } from '../desk/headcount'
 import type { Judge } from '../desk/judge'
 import { peopleOf } from '../desk/people'
@@ -63,10 +63,10 @@ export function todayData(ctx: Context): TodayData {
   const plan = stored?.plan ?? (made?.ok ? made.value.plan : null)
   const room = studio.room ?? EMPTY_ROOM
   const { roster } = record
-  const { placed, unplaced } = placePeople(room, roster, firstWave(plan))
+  const { placed, unplaced } = placePeople(room, roster, firstWave(plan, room))
   const { nameOf } = peopleOf(ctx, roster)
   const decisionOf = decisionsFor(ctx, record, judge)
-  const decisions = new Map(roster.map((id) => [id, decisionOf(id, CLASS_FAMILY)]))
+  const decisions = new Map(roster.map((id) => [id, decisionOf(id, familyOf(record))]))
   const short = shortNames(roster.map(nameOf))
   return {
     state: 'class',
@@ -100,8 +100,14 @@ const KEY_LOST = {
     'The key of the health notes is not the one that sealed them. Everything above gentle work is closed to everybody who had answered, until the right one is back.',
 } as const
 
-function firstWave(plan: Plan | null): readonly { bay: number; studentId: string }[] {
-  return plan?.blocks.find((b) => b.kind === 'waves')?.turns[0]?.up ?? []
+/** Who is in which bay when the first wave of the turns is up. */
+function firstWave(plan: Plan | null, room: Room): readonly { bay: number; studentId: string }[] {
+  const peak = plan?.blocks.filter(isWork).find((b) => b.kind === 'peak')
+  const bays = usableBays(room)
+  return (peak ? (turnsOf(peak)[0]?.up ?? []) : []).flatMap(({ place, studentId }) => {
+    const bay = bays.findIndex((b) => b.id === place)
+    return bay < 0 ? [] : [{ bay: bay + 1, studentId }]
+  })
 }
 
 /** First names, with an initial where two share one. */
@@ -166,7 +172,7 @@ function sentences({ ctx, record, judge, decisions, plan, unplaced }: Known): Se
         }
       : null,
     ...(plan?.warnings ?? []).map((w) => ({
-      text: describePlanWarning(w),
+      text: describePlanWarning(w, ctx.practice, peopleOf(ctx, record.roster).nameOf),
       href: `/plans/${record.id}`,
       do: 'Open the plan',
     })),

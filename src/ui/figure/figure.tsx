@@ -33,7 +33,7 @@ export function Figure({ picture, label, height, plumb = false, view = picture.v
           key={i}
           className={classes.rest}
           x={rest.x}
-          y={-rest.heightCm}
+          y={-rest.heightCm - (rest.fromCm ?? 0)}
           width={rest.widthCm}
           height={rest.heightCm}
           rx={2}

@@ -24,7 +24,7 @@ const ShortcutSheet = dynamic(() => import('./shortcut-sheet').then((m) => m.Sho
 const Palette = dynamic(() => import('./palette').then((m) => m.Palette), { ssr: false })
 
 /** Used standing or kneeling: the rail makes room for the work and comes back by its button. */
-const FLOOR = /^\/(?:teach\/[^/]+(?:$|\/door)|readiness\/round\/[^/]+$)/
+const FLOOR = /^\/(?:teach\/[^/]+(?:$|\/door|\/board)|readiness\/round\/[^/]+$)/
 
 /** Something to go to; what is of the practice has its kind and its other names. */
 export type PaletteEntry = {

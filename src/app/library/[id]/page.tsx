@@ -29,6 +29,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
       </PageHead>
       <div className={classes.page}>
         <SaidLines lines={entry.lines} />
+        {entry.beside ? <Beside {...entry.beside} name={entry.name} /> : null}
         {entry.picture ? <Figure picture={entry.picture} height={220} plumb label={entry.name} /> : null}
       </div>
       {entry.parts.length === 0 ? null : <DoseRunner parts={entry.parts} />}
@@ -58,3 +59,23 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
     </article>
   )
 })
+
+function Beside({
+  right,
+  wrong,
+  view,
+  name,
+}: NonNullable<NonNullable<ReturnType<typeof entryPage>>['beside']> & { name: string }) {
+  return (
+    <div className={classes.beside}>
+      <figure>
+        <Figure picture={right} view={view} height={180} label="Right" plumb />
+        <figcaption>Right</figcaption>
+      </figure>
+      <figure>
+        <Figure picture={wrong} view={view} height={180} label={name} plumb />
+        <figcaption>Wrong</figcaption>
+      </figure>
+    </div>
+  )
+}

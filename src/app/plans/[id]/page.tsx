@@ -1,26 +1,50 @@
-import { Alert, List, ListItem, Stack, Text } from '@mantine/core'
+import { Alert, Group, List, ListItem, Stack, Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
+import { ArrangeLazy } from '@/features/plans/components/arrange-lazy'
+import { BetterPlan } from '@/features/plans/components/better-plan'
+import { ClassTools, StepBack } from '@/features/plans/components/class-tools'
 import { PlanAgain } from '@/features/plans/components/plan-again'
 import { PlanBlocks } from '@/features/plans/components/plan-blocks'
-import { planView } from '@/features/plans/queries'
+import { PlanFile } from '@/features/plans/components/plan-file'
+import { PlanPeople } from '@/features/plans/components/plan-people'
+import { PlanRibbon } from '@/features/plans/components/plan-ribbon'
+import { PlanPlaces } from '@/features/plans/components/plan-places'
+import { RoomThrough } from '@/features/plans/components/room-through'
+import { roomThrough, type RoomThrough as Through } from '@/features/plans/room-queries'
+import { planView, type PlanView } from '@/features/plans/plan-queries'
+import { WhatHelps } from '@/features/plans/components/what-helps'
+import { ChoiceLinks } from '@/ui/choice-links'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
+import { TextLink } from '@/ui/text-link'
 import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Plan' }
 
-export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params }) => {
+const VIEWS = [
+  { key: 'version', label: 'By version' },
+  { key: 'person', label: 'By person, with why' },
+  { key: 'place', label: 'By place and helper' },
+  { key: 'room', label: 'From above' },
+  { key: 'hand', label: 'Drag' },
+] as const
+
+export default page<{
+  params: Promise<{ id: string }>
+  searchParams: Promise<{ by?: string | string[] }>
+}>(async (ctx, { params, searchParams }) => {
   const { id } = await params
+  const { by: asked } = await searchParams
+  const by = VIEWS.find((v) => v.key === asked)?.key ?? 'version'
   const plan = planView(ctx, id)
   if (!plan) notFound()
-  const settle = [...plan.warnings, ...plan.violations]
   return (
     <Stack>
       <PageHead
         title={plan.title}
-        lead={`${plan.dayLabel}, ${plan.startTime} · ${plan.minutes} min · ${plan.people} people · ${plan.bays} bays · fetch ${plan.pull || 'nothing'}`}
+        lead={`${plan.aim} · ${plan.dayLabel}, ${plan.startTime} · ${plan.minutes} min · ${plan.people} people · ${plan.bays} bays · fetch ${plan.pull || 'nothing'}`}
       >
         {plan.planned ? <LinkButton href={`/teach/${id}`}>Take to class</LinkButton> : null}
         {plan.planned ? (
@@ -28,29 +52,50 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
             Printed sheet
           </LinkButton>
         ) : null}
+        {plan.planned ? (
+          <LinkButton href={`/plans/${id}/cards`} variant="default">
+            Cards and check list
+          </LinkButton>
+        ) : null}
         <LinkButton href={`/teach/${id}/door`} variant="default">
           At the door
         </LinkButton>
+        {plan.planned ? (
+          <LinkButton href={`/plans/new?from=${id}`} variant="default">
+            Run it again another day
+          </LinkButton>
+        ) : null}
         <LinkButton href={`/studio/approaches?scope=class&id=${id}`} variant="default">
           Ways of working
         </LinkButton>
-        <PlanAgain id={id} label={plan.planned ? 'Plan again from today' : 'Make the plan'} />
+        {plan.editable ? (
+          <PlanAgain id={id} label={plan.planned ? 'Plan again from today' : 'Make the plan'} />
+        ) : null}
+        <StepBack classId={id} back={plan.canUndo} on={plan.canRedo} />
       </PageHead>
-      {settle.length > 0 ? (
-        <Alert
-          color="straw"
-          title="To settle"
-          styles={{ title: { color: 'var(--ink)' }, root: { background: 'var(--wash-straw)' } }}
-        >
-          <List>
-            {settle.map((line) => (
-              <ListItem key={line}>{line}</ListItem>
-            ))}
-          </List>
-        </Alert>
-      ) : null}
+      <ToSettle title="First, what it lacks" lines={plan.warnings} />
+      <ToSettle title="Rules that are broken" lines={plan.violations} />
       {plan.planned ? (
-        <PlanBlocks classId={id} blocks={plan.blocks} editable />
+        <>
+          {plan.editable ? (
+            <Group align="flex-start">
+              <BetterPlan classId={id} />
+              <WhatHelps classId={id} />
+            </Group>
+          ) : null}
+          <PlanRibbon blocks={plan.blocks} />
+          <ChoiceLinks
+            label="Seen"
+            now={by}
+            of={VIEWS.map(({ key, label }) => ({
+              ...{ key, label },
+              href: key === 'version' ? `/plans/${id}` : `/plans/${id}?by=${key}`,
+            }))}
+          />
+          <Seen by={by} plan={plan} through={by === 'room' ? roomThrough(ctx, id) : null} />
+          {plan.editable ? <ClassTools plan={plan} /> : null}
+          <PlanFile classId={id} editable={plan.editable} />
+        </>
       ) : (
         <Text>No plan yet. Making one takes a moment and nothing is fixed by it.</Text>
       )}
@@ -58,3 +103,46 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
     </Stack>
   )
 })
+
+type SeenProps = { by: (typeof VIEWS)[number]['key']; plan: PlanView; through: Through | null }
+
+function Seen({ by, plan, through }: SeenProps) {
+  switch (by) {
+    case 'version':
+      return <PlanBlocks plan={plan} editable={plan.editable} />
+    case 'person':
+      return <PlanPeople plan={plan} />
+    case 'place':
+      return <PlanPlaces plan={plan} />
+    case 'hand':
+      return plan.editable ? <ArrangeLazy plan={plan} /> : <PlanBlocks plan={plan} editable={false} />
+    case 'room':
+      return through ? <RoomThrough through={through} /> : <NoRoom />
+  }
+}
+
+function NoRoom() {
+  return (
+    <Text>
+      No room is drawn yet: <TextLink href="/studio">draw it under Studio</TextLink>, and every minute of the
+      class is shown in it.
+    </Text>
+  )
+}
+
+function ToSettle({ title, lines }: { title: string; lines: readonly string[] }) {
+  if (lines.length === 0) return null
+  return (
+    <Alert
+      color="straw"
+      title={title}
+      styles={{ title: { color: 'var(--ink)' }, root: { background: 'var(--wash-straw)' } }}
+    >
+      <List>
+        {lines.map((line) => (
+          <ListItem key={line}>{line}</ListItem>
+        ))}
+      </List>
+    </Alert>
+  )
+}

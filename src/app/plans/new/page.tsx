@@ -6,12 +6,14 @@ import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'New class' }
 
-export default page<{ searchParams: Promise<{ group?: string }> }>(async (ctx, { searchParams }) => {
-  const { group } = await searchParams
-  return (
-    <>
-      <PageHead title="Who, where, how long?" />
-      <NewClassForm key={group ?? ''} {...newClassData(ctx, group)} />
-    </>
-  )
-})
+export default page<{ searchParams: Promise<{ group?: string; from?: string }> }>(
+  async (ctx, { searchParams }) => {
+    const { group, from } = await searchParams
+    return (
+      <>
+        <PageHead title="Who, where, how long?" />
+        <NewClassForm key={group ?? from ?? ''} {...newClassData(ctx, { group, from })} />
+      </>
+    )
+  },
+)

@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { TeachScreen } from '@/features/teaching/components/teach-screen'
 import { teachData } from '@/features/teaching/queries'
+import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
 import { page } from '@/features/page'
@@ -14,7 +15,11 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
   if (!data) notFound()
   return (
     <>
-      <PageHead title={data.title} />
+      <PageHead title={data.title}>
+        <LinkButton href={`/teach/${id}/board`} variant="default">
+          Room display
+        </LinkButton>
+      </PageHead>
       <TeachScreen key={id} data={data} />
       <SafetyLine />
     </>

@@ -1,66 +1,79 @@
 import type { Brief } from '../../classes/brief'
-import type { Plan } from '../../classes/plan'
+import type { Plan, PlanBlock } from '../../classes/plan'
+import type { Library } from '../../practice/library'
 import type { Violation } from './violation'
+import { taught, worksIn } from './walk'
 
-/** Blocks follow each other and end in time. */
-export function timing(plan: Plan, allowedS: number): Violation[] {
+/** Where each kind may stand: what comes earlier has the lower number; work is 4. */
+const ORDER: Readonly<Record<PlanBlock['kind'], number>> = {
+  ...{ arrive: 0, settle: 1, 'warm-up': 2, 'way-out': 4, counterpose: 6, rest: 7, close: 8 },
+  ...{ skill: 4, support: 4, peak: 4, train: 4, ease: 4 },
+}
+
+/** Blocks follow each other in order and end in time; the rest at the end is not cut. */
+export function timing({ minutes }: Brief, plan: Plan): Violation[] {
   const found: Violation[] = []
   let end = 0
+  let last = 0
   for (const block of plan.blocks) {
     if (block.startS < end) found.push({ code: 'blocks-overlap', atS: block.startS })
+    const order = ORDER[block.kind]
+    if (order < last) found.push({ code: 'out-of-order', kind: block.kind, atS: block.startS })
+    last = Math.max(last, order)
     end = block.startS + block.seconds
   }
-  if (end > allowedS) found.push({ code: 'over-time', plannedS: end, allowedS })
+  if (end > minutes * 60) found.push({ code: 'over-time', plannedS: end, allowedS: minutes * 60 })
+  const restS = plan.blocks.filter((b) => b.kind === 'rest').reduce((sum, b) => sum + b.seconds, 0)
+  const leastS = minutes >= 60 ? 300 : 180
+  if (restS < leastS) found.push({ code: 'rest-short', seconds: restS, leastS })
   return found
 }
 
-/** One person a bay, in bays that there are, nobody twice, within the block. */
-export function bayUse(plan: Plan, bays: number): Violation[] {
-  return plan.blocks.flatMap((block) => {
-    if (block.kind !== 'waves') return []
-    const endS = block.startS + block.seconds
-    return block.turns.flatMap(({ startS, up }) => {
-      const found: Violation[] = []
-      const taken = new Set<number>()
-      const people = new Set<string>()
-      for (const { bay, studentId } of up) {
-        if (bay < 1 || bay > bays) found.push({ code: 'bay-missing', atS: startS, bay, bays })
-        if (taken.has(bay)) found.push({ code: 'bay-shared', atS: startS, bay })
-        if (people.has(studentId)) found.push({ code: 'twice-at-once', atS: startS, studentId })
-        taken.add(bay)
-        people.add(studentId)
-      }
-      if (startS + block.turnS > endS)
-        found.push({ code: 'over-time', plannedS: startS + block.turnS, allowedS: endS })
-      return found
-    })
+/** Turns fit their block, everybody rests between their own, and there is time to fetch what is used. */
+export function turnsFit(practice: Library, plan: Plan): Violation[] {
+  const works = worksIn(plan)
+  return works.flatMap((block, k) => {
+    const { purpose, setupS, sets, waves, workS, gapS } = block
+    const found: Violation[] = []
+    if (setupS + sets * waves * (workS + gapS) > block.seconds)
+      found.push({
+        code: 'over-time',
+        plannedS: setupS + sets * waves * (workS + gapS),
+        allowedS: block.seconds,
+      })
+    const rest = waves * (workS + gapS) - workS
+    const least = block.kind === 'peak' ? 60 : 30
+    if (sets > 1 && rest < least) found.push({ code: 'own-rest', purpose, seconds: rest, leastS: least })
+    const before = works[k - 1]
+    const rehearsed = before && plan.blocks.indexOf(block) - plan.blocks.indexOf(before) > 1
+    const needed = Math.max(
+      30,
+      ...block.people.map((p) => fetching(practice, p.setupId, p.props)),
+      before && !rehearsed && sameJoint(practice, before, block) ? 60 : 0,
+    )
+    if (setupS < needed) found.push({ code: 'changeover', purpose, seconds: setupS, leastS: needed })
+    return found
   })
 }
 
-/** A turn at the wall is an attempt: nobody takes more than their own cap, or than a limit leaves of it. */
-export function turnsKept({ people }: Brief, plan: Plan): Violation[] {
-  return people.flatMap((person): Violation[] => {
-    let turns = 0
-    let share = 1
-    for (const block of plan.blocks) {
-      if (block.kind !== 'waves') continue
-      for (const turn of block.turns) turns += turn.up.filter((u) => u.studentId === person.studentId).length
-      const own = block.versions.find((v) => v.studentId === person.studentId)
-      for (const limit of person.limits)
-        if (own?.change?.words.includes(limit.change?.words ?? ''))
-          share = Math.min(share, limit.change?.share ?? 1)
-    }
-    const most = Math.floor(person.mostAttempts * share)
-    return turns > most ? [{ code: 'too-many-attempts', studentId: person.studentId, turns, most }] : []
-  })
+function fetching(
+  practice: Library,
+  setupId: string | null,
+  props: readonly { readonly count: number }[],
+): number {
+  const rig = practice.setups.find((s) => s.id === setupId)?.rig ?? false
+  return props.reduce((sum, p) => sum + 10 * p.count, 0) + (rig ? 60 : 0)
 }
 
-/** Everyone on the list has something to do. */
-export function everybodyIn(brief: Brief, plan: Plan): Violation[] {
-  const inSkill = new Set<string>()
-  for (const block of plan.blocks)
-    if (block.kind === 'skill') for (const { studentId } of block.versions) inSkill.add(studentId)
-  return brief.people
-    .filter((p) => !inSkill.has(p.studentId))
-    .map((p) => ({ code: 'left-out' as const, studentId: p.studentId }))
+/** Whether somebody tires the same joint most in both blocks. */
+function sameJoint(
+  practice: Library,
+  a: { readonly people: readonly { readonly studentId: string; readonly variantId: string | null }[] },
+  b: typeof a,
+): boolean {
+  return a.people.some(({ studentId, variantId }) => {
+    const then = taught(practice, variantId)
+    const now = taught(practice, b.people.find((p) => p.studentId === studentId)?.variantId ?? null)
+    return Object.entries(then?.joints ?? {}).some(([joint, n]) => n >= 3 && (now?.joints[joint] ?? 0) >= 3)
+  })
 }

@@ -1,24 +1,77 @@
 import type { Brief, BriefPerson, ReachInFamily } from '../../classes/brief'
-import type { Plan, Version } from '../../classes/plan'
+import type { Doing, Plan } from '../../classes/plan'
 import { OVERRIDE_REASONS } from '../../classes/override'
 import type { Library } from '../../practice/library'
-import type { Stage } from '../../practice/schema'
+import { LOAD_TAGS, type Drill, type Stage } from '../../practice/schema'
 import type { Violation } from './violation'
+import { asksNothing, beneath, holds, worksIn } from './walk'
 
 /** Nobody is on what is closed to them, above what was decided, or past what a limit leaves. */
 export function placesKept(practice: Library, brief: Brief, plan: Plan): Violation[] {
-  return plan.blocks.flatMap((block) => {
-    const versions = 'versions' in block ? block.versions : []
-    return versions.flatMap((version) => {
-      const stage = practice.stages.find((s) => s.id === version.stageId)
-      const person = brief.people.find((p) => p.studentId === version.studentId)
-      if (!stage) return []
-      return person ? kept(practice, person, version, stage) : [above(version, stage, false)]
-    })
-  })
+  return worksIn(plan).flatMap(({ people }) =>
+    people.flatMap((doing) => {
+      const stage = practice.stages.find((s) => s.id === doing.variantId)
+      const drill = [...practice.drills, ...practice.counterposes].find((d) => d.id === doing.variantId)
+      const person = brief.people.find((p) => p.studentId === doing.studentId)
+      const waiting = person ? waitingKept(practice, person, doing) : []
+      if (doing.variantId === null) return waiting
+      if (!person || (!stage && !drill)) return [above(doing, false)]
+      const own = stage
+        ? kept(practice, person, doing, stage)
+        : drill
+          ? drillKept(practice, person, doing, drill)
+          : []
+      return [...waiting, ...own]
+    }),
+  )
 }
 
-function kept(practice: Library, person: BriefPerson, version: Version, stage: Stage): Violation[] {
+/** What somebody does while others are up is open to them as well. */
+function waitingKept(practice: Library, person: BriefPerson, { waiting }: Doing): Violation[] {
+  const drill = practice.drills.find((d) => d.id === waiting)
+  const shut = person.limits.some(
+    ({ tag, level, refer, action }) =>
+      (action === 'stop' || action === 'avoid') &&
+      ((drill?.load[tag] ?? 0) >= level || refer === 'urgent' || refer === 'home'),
+  )
+  return drill && shut ? [{ code: 'closed', studentId: person.studentId, variantId: drill.id }] : []
+}
+
+/** A drill asks for no load that limits close, nor for more than what somebody stands on carries. */
+function drillKept(
+  practice: Library,
+  person: BriefPerson,
+  doing: Doing,
+  drill: Pick<Drill, 'id' | 'load'>,
+): Violation[] {
+  const acting = person.limits.filter(
+    ({ tag, level, refer }) => (drill.load[tag] ?? 0) >= level || refer === 'urgent' || refer === 'home',
+  )
+  if (acting.some((l) => l.action === 'stop' || l.action === 'avoid'))
+    return [{ code: 'closed', studentId: person.studentId, variantId: drill.id }]
+  const { FR = 0, HBH = 0, HB = 0, NF = 0 } = drill.load
+  const waits = !person.answered && (FR >= 2 || HBH >= 3 || HB >= 2 || NF >= 2)
+  const shown = practice.stages.filter((s) => asksNothing(s) || holds(practice, person, s))
+  const tooMuch = LOAD_TAGS.some((tag) => {
+    const least = ['FR', 'HB', 'NF', 'KN'].includes(tag) ? 0 : ['ST', 'SF', 'SE'].includes(tag) ? 2 : 1
+    return (drill.load[tag] ?? 0) > Math.max(least, ...shown.map((s) => s.load[tag] ?? 0))
+  })
+  const found: Violation[] =
+    waits || (tooMuch && doing.override === null) ? [above(doing, doing.override !== null)] : []
+  return [...found, ...changeTold(doing, acting)]
+}
+
+function changeTold({ studentId, variantId, change }: Doing, acting: BriefPerson['limits']): Violation[] {
+  const told = acting.every(
+    (limit) =>
+      (limit.change === null ||
+        (change?.words.includes(limit.change.words) === true && change.share <= limit.change.share)) &&
+      (limit.mostSeconds === null || (change?.mostSeconds ?? Infinity) <= limit.mostSeconds),
+  )
+  return told ? [] : [{ code: 'change-missing', studentId, variantId: variantId ?? '' }]
+}
+
+function kept(practice: Library, person: BriefPerson, version: Doing, stage: Stage): Violation[] {
   const actingOn = ({ load }: Stage): BriefPerson['limits'] =>
     person.limits.filter(
       ({ tag, level, refer }) => (load[tag] ?? 0) >= level || refer === 'urgent' || refer === 'home',
@@ -29,23 +82,19 @@ function kept(practice: Library, person: BriefPerson, version: Version, stage: S
   const { FR = 0, HB = 0 } = stage.load
   const reasoned = version.override !== null && OVERRIDE_REASONS.includes(version.override)
   // A Stop is nobody's to override: only a recorded clearance takes it out of the limits.
-  if (has('stop')) return [{ code: 'closed', studentId: person.studentId, stageId: stage.id }]
-  if (has('avoid') && !reasoned) return [{ code: 'closed', studentId: person.studentId, stageId: stage.id }]
+  if (has('stop')) return [{ code: 'closed', studentId: person.studentId, variantId: stage.id }]
+  if (has('avoid') && !reasoned) return [{ code: 'closed', studentId: person.studentId, variantId: stage.id }]
   const found: Violation[] = []
   const waits = !person.answered && wantsAnswers(stage)
   const reach = person.families[familyOf(stage, person)]
   const standsIn = version.inPlace && FR <= 1 && HB === 0
-  if (waits || has('avoid') || !(standsIn || (reach && within(practice, reach, stage))))
-    found.push(above(version, stage, reasoned))
-  const seconds = acting.flatMap((limit) => (limit.mostSeconds === null ? [] : [limit.mostSeconds]))
-  const words = acting.flatMap((limit) => (limit.change === null ? [] : [limit.change.words]))
-  const change = version.change
-  const told =
-    words.every((w) => change?.words.includes(w)) &&
-    seconds.every((s) => change !== null && change.mostSeconds !== null && change.mostSeconds <= s) &&
-    acting.every((limit) => limit.change === null || (change?.share ?? 1) <= limit.change.share)
-  if (!told) found.push({ code: 'change-missing', studentId: person.studentId, stageId: stage.id })
-  return found
+  if (
+    waits ||
+    has('avoid') ||
+    !(standsIn || holds(practice, person, stage) || (reach && within(practice, reach, stage)))
+  )
+    found.push(above(version, reasoned))
+  return [...found, ...changeTold(version, acting)]
 }
 
 /** Nobody leaves the floor, goes fully upside down or loads head or neck before the health questions are answered. */
@@ -67,8 +116,8 @@ function shut(practice: Library, stage: Stage, isShut: (stage: Stage) => boolean
   return all.some(allShut) || some.some(({ least, of }) => of.filter((n) => !allShut(n)).length < least)
 }
 
-function above({ studentId }: Version, { id }: Stage, overridden: boolean): Violation {
-  return { code: 'above-decision', studentId, stageId: id, overridden }
+function above({ studentId, variantId }: Doing, overridden: boolean): Violation {
+  return { code: 'above-decision', studentId, variantId: variantId ?? '', overridden }
 }
 
 /** Advanced stages are judged with the family that somebody reached them from. */
@@ -83,30 +132,12 @@ function familyOf(stage: Stage, person: BriefPerson): Stage['family'] {
 /** Whether a stage lies at or beneath where somebody stands, or is the next one and may be tried. */
 function within(practice: Library, reach: ReachInFamily, stage: Stage): boolean {
   const top = reach.outcome === 'step-back' ? reach.targetId : reach.standingId
-  const asksNothing = stage.gates.length === 0 && stage.after.all.length + stage.after.some.length === 0
-  if (asksNothing || (top !== null && beneath(practice, top).has(stage.id))) return true
+  if (asksNothing(stage) || (top !== null && beneath(practice, top).has(stage.id))) return true
   const { FR = 0, HB = 0 } = stage.load
   // A first solo kick, balance or head load waits for the teacher's own look, whoever made the plan.
   const said = reach.looked?.answer ?? null
   const looked = said === 'accept' || said === 'override'
   const held = said === 'hold-back' || ((FR >= 3 || HB >= 2) && !looked)
-  const offered = ['offer', 'once-more'].includes(reach.outcome) || reach.standingId === null
+  const offered = ['offer', 'once-more'].includes(reach.outcome)
   return reach.outcome !== 'step-back' && offered && !held && stage.id === reach.targetId
-}
-
-/** A stage and all that leads to it, walked through the practice's own names. */
-function beneath(practice: Library, top: string): ReadonlySet<string> {
-  const found = new Set<string>()
-  const queue = [top]
-  for (let name = queue.pop(); name !== undefined; name = queue.pop()) {
-    const rung = /^[A-Z]{2}-\d\d$/.test(name)
-    for (const stage of practice.stages) {
-      const answers = stage.id === name || (rung && stage.id.slice(0, 5) === name && stage.id.length <= 6)
-      if (!answers || found.has(stage.id)) continue
-      found.add(stage.id)
-      queue.push(...stage.after.all)
-      for (const group of stage.after.some) queue.push(...group.of)
-    }
-  }
-  return found
 }

@@ -1,85 +1,197 @@
 import type { Brief } from '../../classes/brief'
-import type { Plan } from '../../classes/plan'
+import type { BlockKind, Doing, Plan, PlanBlock, Together, Work } from '../../classes/plan'
 import { shippedPractice } from '../../practice/library'
-import { describeViolation } from '../../words/plan'
-import { blockOf, brief, limited, person, planOf } from '@/testing/briefs'
+import { NO_LIMITS } from '../../screening/caps'
+import { describeViolation, VIOLATION_WORDS } from '../../words/violation'
+import { brief, limited, person, planOf, stock } from '@/testing/briefs'
 import { validatePlan } from './validate'
 import type { Violation } from './violation'
 
 const practice = shippedPractice()
+const KICKER = { standingId: 'FS-12', targetId: null, outcome: 'held', limits: NO_LIMITS } as const
+const HOPPER = { standingId: 'FS-07', targetId: 'FS-09', outcome: 'offer', limits: NO_LIMITS } as const
+const base = brief({
+  people: [
+    ...[1, 2, 3, 4].map((i) => person(i, KICKER)),
+    ...[5, 6].map((i) => person(i, HOPPER)),
+    person(7, { limits: NO_LIMITS, touch: 'no' }),
+  ],
+  helpers: [{ id: 'h1', trained: ['AS-leg-lift'] }],
+})
+const good = planOf(base)
+type Part = Partial<Work> | Partial<Together>
+const change = (kind: BlockKind, how: (block: never) => Part, plan: Plan = good): Plan => ({
+  ...plan,
+  blocks: plan.blocks.map((b): PlanBlock =>
+    b.kind === kind ? ({ ...b, ...how(b as never) } as PlanBlock) : b,
+  ),
+})
+const people = (kind: BlockKind, how: (doing: Doing, i: number) => Partial<Doing>, plan: Plan = good): Plan =>
+  change(kind, ({ people: all }: Work) => ({ people: all.map((d, i) => ({ ...d, ...how(d, i) })) }), plan)
+const only = (who: string, part: Partial<Doing>) => (d: Doing) => (d.studentId === who ? part : {})
+const kick: Partial<Doing> = {
+  ...{
+    variantId: 'FS-10b',
+    setupId: 'SETUP-wall-kick-forearm',
+    tries: 2,
+    reps: 1,
+    holdS: 5,
+    sides: true,
+    turns: 1,
+  },
+  ...{ props: [], helper: null, override: null },
+}
+const oneWave = (plan: Plan): Plan =>
+  change(
+    'peak',
+    () => ({ waves: 1 }),
+    people('peak', () => ({ wave: 1 }), plan),
+  )
 
-describe('the validator finds each planted break', () => {
-  const good = planOf(brief())
-  const withBlock = (kind: string, change: (b: never) => object): Plan => ({
-    ...good,
-    blocks: good.blocks.map((b) => (b.kind === kind ? { ...b, ...change(b as never) } : b)),
-  })
-  const wave = blockOf(good, 'waves')
-  const turn = wave.turns[0]!
-  const cases: [Violation['code'], Plan, Brief?][] = [
-    ['over-time', good, brief({ minutes: 25 })],
-    ['blocks-overlap', withBlock('skill', () => ({ startS: 0 }))],
-    [
-      'bay-shared',
-      withBlock('waves', () => ({ turns: [{ ...turn, up: turn.up.map((p) => ({ ...p, bay: 1 })) }] })),
-    ],
-    ['bay-missing', withBlock('waves', () => ({ turns: [{ ...turn, up: [{ bay: 7, studentId: 'p1' }] }] }))],
-    [
-      'twice-at-once',
-      withBlock('waves', () => ({
-        turns: [{ ...turn, up: [1, 2].map((bay) => ({ bay, studentId: 'p1' })) }],
-      })),
-    ],
-    [
-      'closed',
-      withBlock('waves', () => ({
-        versions: wave.versions.map((v) => ({ ...v, stageId: 'FS-10a', override: 'seen-it' })),
-      })),
-      brief({ people: [person(1, { limits: limited('EYE-P') }), person(2), person(3), person(4)] }),
-    ],
-    [
-      'change-missing',
-      good,
-      brief({
-        people: [person(1, { limits: limited('BPH-open') }), person(2), person(3), person(4)],
+/** Each hard rule, and a plan that breaks it. */
+const cases: [Violation['code'], Plan, Brief?][] = [
+  ['over-time', good, { ...base, minutes: 25 }],
+  ['blocks-overlap', change('skill', () => ({ startS: 0 }))],
+  ['out-of-order', { ...good, blocks: [...good.blocks].reverse() }],
+  ['rest-short', change('rest', () => ({ seconds: 60 }))],
+  ['own-rest', change('skill', () => ({ gapS: 5, workS: 40, waves: 1 }))],
+  ['changeover', change('peak', () => ({ setupS: 0 }))],
+  ['left-out', change('skill', ({ people: all }: Work) => ({ people: all.slice(1) }))],
+  ['twice-at-once', change('skill', ({ people: all }: Work) => ({ people: [...all, ...all.slice(0, 1)] }))],
+  [
+    'closed',
+    good,
+    { ...base, people: base.people.map((p) => ({ ...p, limits: limited('EYE-P', 'FEVER').caps })) },
+  ],
+  ['above-decision', people('skill', only('p7', { variantId: 'FS-06' }))],
+  ['above-decision', people('skill', only('p7', { variantId: 'DR-dolphin-leg-rock' }))],
+  [
+    'change-missing',
+    good,
+    { ...base, people: base.people.map((p) => ({ ...p, limits: limited('BPH-open').caps })) },
+  ],
+  [
+    'two-families',
+    people(
+      'support',
+      only('p5', { variantId: 'HS-05c' }),
+      people('skill', only('p5', { variantId: 'FS-09' }), {
+        ...good,
+        blocks: good.blocks.flatMap((b): PlanBlock[] =>
+          b.kind === 'skill' ? [b, { ...b, kind: 'support' }] : [b],
+        ),
       }),
-    ],
-    [
-      'unwatched',
-      withBlock('skill', () => ({
-        versions: ['FS-01', 'FS-02', 'FS-03a', 'FS-04'].map((stageId, i) => ({
-          ...wave.versions[i]!,
-          stageId,
-        })),
-      })),
-    ],
-    [
-      'above-decision',
-      withBlock('skill', () => ({
-        versions: [{ ...wave.versions[0]!, stageId: 'FS-09' }, ...wave.versions.slice(1)],
-      })),
-    ],
-    [
-      'stock-exceeded',
-      withBlock('skill', () => ({ versions: wave.versions.map((v) => ({ ...v, blocks: 9 })) })),
-    ],
-    ['load-without-warm-up', withBlock('warm-up', () => ({ items: [] }))],
-    ['load-without-counterpose', withBlock('counterpose', () => ({ items: [] }))],
-    ['left-out', withBlock('skill', () => ({ versions: wave.versions.slice(1) }))],
-  ]
-  it.each(cases)('%s', (code, plan, b = brief()) => {
-    const found = validatePlan(practice, b, plan)
-    expect(found.map((v) => v.code)).toContain(code)
-    for (const violation of found)
-      expect(describeViolation(violation, practice, () => 'Ines')).toMatch(/^[A-Z0-9].*\.$/)
-  })
-  it('lists an overridden version as the teacher’s own call', () => {
-    const b = brief({ locks: [{ studentId: 'p1', part: 'waves', stageId: 'FS-09', reason: 'seen-it' }] })
-    expect(validatePlan(practice, b, planOf(b))).toContainEqual({
-      code: 'above-decision',
-      studentId: 'p1',
-      stageId: 'FS-09',
-      overridden: true,
-    })
+    ),
+  ],
+  ['too-many-attempts', people('peak', only('p1', { ...kick, turns: 4, reps: 3, tries: 6 }))],
+  ['try-outside', people('skill', only('p1', kick))],
+  ['too-long', people('skill', () => ({ holdS: 90 }))],
+  ['one-sided', people('skill', only('p1', { variantId: 'FS-05', sides: false }))],
+  [
+    'spent',
+    change(
+      'skill',
+      () => ({ sets: 41, waves: 1, setupS: 0, seconds: 2700, workS: 60, gapS: 5 }),
+      people(
+        'skill',
+        () => ({ variantId: 'FS-05', wave: 1, holdS: 30, reps: 1, sides: true, turns: 41 }),
+        change('peak', () => ({ startS: 3840 })),
+      ),
+    ),
+  ],
+  [
+    'neck-order',
+    people('peak', only('p1', { variantId: 'HD-05' }), people('skill', only('p1', { variantId: 'SH-05' }))),
+  ],
+  [
+    'neck-twice',
+    people('peak', only('p1', { variantId: 'SH-05' }), people('skill', only('p1', { variantId: 'HD-05' }))),
+    { ...base, people: base.people.map((p) => ({ ...p, firstMonth: true })) },
+  ],
+  [
+    'lock-lost',
+    good,
+    { ...base, locks: [{ studentId: 'p1', part: 'waves', stageId: 'FS-01', reason: 'other' }] },
+  ],
+  ['bay-missing', people('peak', only('p1', { ...kick, place: null }))],
+  ['bay-shared', oneWave(people('peak', () => ({ ...kick, place: 'bay-1' })))],
+  [
+    'bay-narrow',
+    people(
+      'peak',
+      only('p1', { ...kick, variantId: 'HS-09b', setupId: 'SETUP-wall-straddle-hop', place: 'bay-1' }),
+    ),
+  ],
+  [
+    'open-floor',
+    oneWave(
+      people('peak', () => ({ ...kick, variantId: 'FS-15', setupId: 'SETUP-open-fall-zone', place: 'open' })),
+    ),
+  ],
+  [
+    'fall-zone',
+    people('peak', (_, i) => (i === 0 ? { ...kick, place: 'bay-1' } : { place: 'm1', turns: 1 })),
+    { ...base, room: { ...base.room, mats: [{ id: 'm1', inFall: ['bay-1'] }] } },
+  ],
+  ['kickers', oneWave(people('peak', (_, i) => ({ ...kick, place: `bay-${i + 1}` })))],
+  [
+    'first-tries',
+    oneWave(people('peak', (d) => (['p5', 'p6'].includes(d.studentId) ? { ...kick, helper: 'h1' } : {}))),
+  ],
+  [
+    'too-many-versions',
+    change(
+      'skill',
+      () => ({ waves: 1 }),
+      people('skill', (_, i) => ({ wave: 1, variantId: ['FS-02', 'FS-03b', 'FS-04', 'FS-05'][i % 4]! })),
+    ),
+  ],
+  ['unwatched', oneWave(people('peak', (_, i) => ({ ...kick, place: `bay-${i + 1}` })))],
+  ['no-helper', people('peak', only('p5', kick))],
+  ['helper-unfit', people('peak', only('p5', { ...kick, helper: 'h1' }))],
+  [
+    'helper-busy',
+    oneWave(people('peak', (d) => (['p5', 'p6'].includes(d.studentId) ? { ...kick, helper: 'h1' } : {}))),
+  ],
+  ['no-consent', people('peak', only('p7', { ...kick, helper: 'teacher' }))],
+  ['stock-exceeded', good, { ...base, cupboard: stock({ block: 0 }) }],
+  [
+    'no-prop',
+    people('skill', only('p1', { variantId: 'FS-03b', setupId: 'SETUP-dolphin-block', props: [] })),
+  ],
+  ['load-without-warm-up', change('warm-up', () => ({ items: [] }))],
+  ['stale-warm', change('peak', ({ startS }: Work) => ({ startS: startS + 2400 }))],
+  ['warm-long', change('warm-up', () => ({ seconds: 1500 }))],
+  ['load-without-counterpose', change('counterpose', () => ({ items: [] }))],
+  [
+    'just-before',
+    people('skill', () => ({ variantId: 'DR-dolphin-rock' }), {
+      ...good,
+      blocks: good.blocks.filter((b) => b.kind !== 'way-out'),
+    }),
+  ],
+]
+
+it('a plan as it is made is clean', () => {
+  expect(validatePlan(practice, base, good)).toEqual([])
+})
+it.each(cases)('finds a planted %s and says it', (code, plan, b = base) => {
+  const found = validatePlan(practice, b, plan)
+  expect(found.map((v) => v.code)).toContain(code)
+  for (const violation of found)
+    expect(describeViolation(violation, practice, () => 'Ines')).toMatch(/^[A-Z0-9“].*\.$/)
+})
+it('has a plan against every rule it knows', () => {
+  const planted = new Set(cases.map(([code]) => code))
+  const source = Object.keys(VIOLATION_WORDS)
+  expect(source.filter((code) => !planted.has(code as Violation['code']))).toEqual([])
+})
+it('lists an overridden version as the teacher’s own call', () => {
+  const b = {
+    ...base,
+    locks: [{ studentId: 'p7', part: 'waves', stageId: 'FS-09', reason: 'seen-it' }],
+  } satisfies Brief
+  expect(validatePlan(practice, b, planOf(b))).toContainEqual({
+    ...{ code: 'above-decision', studentId: 'p7', variantId: 'FS-09', overridden: true },
   })
 })

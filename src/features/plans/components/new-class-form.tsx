@@ -1,16 +1,24 @@
 'use client'
 
-import { Button, Checkbox, Group, SimpleGrid, Text, TextInput } from '@mantine/core'
+import { Button, Checkbox, Group, Radio, SimpleGrid, Text, TextInput } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
 import { FormShell } from '@/ui/form-shell'
 import { useSubmit } from '../../use-submit'
 import { createClass } from '../actions'
+import type { Aim } from '@/core/classes/aim'
 import type { NewClassData } from '../queries'
 
+const KINDS: { value: Aim['kind']; label: string }[] = [
+  { value: 'practice', label: 'Practice' },
+  { value: 'strength', label: 'Strength' },
+  { value: 'restorative', label: 'Restorative' },
+  { value: 'workshop', label: 'Workshop' },
+]
+
 /** Who, where, how long: enough for a first plan. */
-export function NewClassForm({ people, bays: available, start }: NewClassData) {
+export function NewClassForm({ people, bays: available, families, start }: NewClassData) {
   const router = useRouter()
   const [id, setId] = useState('')
   const [values, setValues] = useState({
@@ -18,8 +26,10 @@ export function NewClassForm({ people, bays: available, start }: NewClassData) {
     day: start.day,
     startTime: start.startTime,
     minutes: String(start.minutes),
-    bays: String(Math.min(2, Math.max(1, available))),
+    bays: String(available),
   })
+  const [kind, setKind] = useState<Aim['kind']>(start.aim.kind)
+  const [chosen, setChosen] = useState<string[]>([...start.aim.families])
   const [roster, setRoster] = useState<string[]>(start.roster)
   const { busy, problemOf, send } = useSubmit(createClass)
   const change = (part: Partial<typeof values>): void => setValues((all) => ({ ...all, ...part }))
@@ -31,15 +41,20 @@ export function NewClassForm({ people, bays: available, start }: NewClassData) {
     const made = await send({
       ...values,
       groupId: start.groupId,
+      fromId: start.fromId,
       id: stable,
       planId: newId(),
       roster,
-      bays: Number.isInteger(bays) ? bays : 0,
+      bays: Number.isInteger(bays) ? bays : -1,
+      aim: { kind, families: families.flatMap((f) => (chosen.includes(f.value) ? [f.value] : [])) },
     })
     if (made) router.push(`/plans/${made.id}`)
   }
   return (
     <FormShell maxWidth={720} problem={problemOf('') ?? problemOf('id')} onSubmit={submit}>
+      {start.like === '' ? null : (
+        <Text>Blocks, lengths and drills as in {start.like}; who does what is planned anew.</Text>
+      )}
       <TextInput
         label="Name of the class"
         value={values.title}
@@ -75,6 +90,7 @@ export function NewClassForm({ people, bays: available, start }: NewClassData) {
           onChange={(e) => change({ bays: e.currentTarget.value })}
         />
       </Group>
+      <AimFields {...{ families, kind, setKind, chosen, setChosen }} problem={problemOf('aim.families')} />
       <Checkbox.Group
         label="Who is coming?"
         description={`${roster.length} picked, at least three`}
@@ -101,5 +117,58 @@ export function NewClassForm({ people, bays: available, start }: NewClassData) {
         </Button>
       </Group>
     </FormShell>
+  )
+}
+
+/** What the class is for. */
+function AimFields({
+  families,
+  kind,
+  setKind,
+  chosen,
+  setChosen,
+  problem,
+}: {
+  families: NewClassData['families']
+  kind: Aim['kind']
+  setKind: (kind: Aim['kind']) => void
+  chosen: string[]
+  setChosen: (chosen: string[]) => void
+  problem: string | undefined
+}) {
+  return (
+    <>
+      <Radio.Group
+        label="What kind of class?"
+        value={kind}
+        onChange={(v) => setKind(KINDS.find((k) => k.value === v)?.value ?? 'practice')}
+      >
+        <Group gap="md" mt="xs">
+          {KINDS.map((k) => (
+            <Radio key={k.value} value={k.value} label={k.label} />
+          ))}
+        </Group>
+      </Radio.Group>
+      {kind === 'restorative' ? null : (
+        <Checkbox.Group
+          label="What for?"
+          description="One, or two of which nobody is advanced in both"
+          value={chosen}
+          onChange={setChosen}
+          error={problem}
+        >
+          <Group gap="md" mt="xs">
+            {families.map((f) => (
+              <Checkbox
+                key={f.value}
+                value={f.value}
+                label={f.label}
+                disabled={chosen.length >= 2 && !chosen.includes(f.value)}
+              />
+            ))}
+          </Group>
+        </Checkbox.Group>
+      )}
+    </>
   )
 }

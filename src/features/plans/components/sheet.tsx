@@ -1,103 +1,61 @@
-import type { PlanView } from '../queries'
-import type { VersionView } from '../version-view'
-import { PrintButton } from '@/ui/print-button'
+import { FLOOR_CHECK } from '@/core/words/floor-check'
 import { Apart } from '@/ui/apart'
 import { Figure } from '@/ui/figure/figure'
+import { PrintButton } from '@/ui/print-button'
+import type { DoingView } from '../doing-view'
+import type { BlockView, PlanView } from '../plan-queries'
 import classes from './sheet.module.css'
 
-/** The class on one page, to pin beside the wall: what happens when, who does what, who is up, room for a result. */
+/** The class on two pages: what happens when with its waves; who does what, with own numbers and room for a result. */
 export function Sheet({ plan }: { plan: PlanView }) {
-  const people = plan.blocks.find((block) => block.kind === 'skill')?.versions ?? []
-  const wall = plan.blocks.find((block) => block.kind === 'waves')
-  const atWall = (id: string): VersionView | undefined => wall?.versions.find((v) => v.studentId === id)
+  const works = plan.blocks.filter((b) => b.doings.length > 0)
   return (
     <article className={classes.sheet}>
       <header className={classes.head}>
         <div>
           <h1>{plan.title}</h1>
           <p>
-            {plan.dayLabel}, {plan.startTime} · {plan.minutes} min · fetch {plan.pull}
+            {plan.aim} · {plan.dayLabel}, {plan.startTime} · {plan.minutes} min · fetch {plan.pull}
           </p>
         </div>
         <PrintButton />
       </header>
-      <section className={classes.columns}>
-        <div>
-          <h2>What happens when</h2>
-          <table>
-            <tbody>
-              {plan.blocks.map((block) => (
-                <tr key={block.at}>
-                  <th scope="row">{block.at}</th>
-                  <td>
-                    <strong>{block.title}</strong> {block.minutes}
-                    {block.dose === '' ? '' : `, ${block.dose}`}
-                    {block.items.map(({ line, apart }) => (
-                      <div key={line}>
-                        {line}
-                        <Apart lines={apart} />
-                      </div>
-                    ))}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-        <div>
-          <h2>At the wall</h2>
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">At</th>
-                {Array.from({ length: plan.bays }, (_, i) => (
-                  <th scope="col" key={i}>
-                    Bay {i + 1}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {(wall?.turns ?? []).map((turn) => (
-                <tr key={turn.at}>
-                  <th scope="row">{turn.at}</th>
-                  {Array.from({ length: plan.bays }, (_, i) => (
-                    <td key={i}>{turn.up.find((place) => place.bay === i + 1)?.name ?? ''}</td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      </section>
       <section>
+        <h2>What happens when</h2>
+        <table>
+          <tbody>
+            {plan.blocks.map((block) => (
+              <Line key={block.at + block.kind} block={block} />
+            ))}
+          </tbody>
+        </table>
+      </section>
+      <section className={classes.second}>
         <h2>Who does what</h2>
         <table className={classes.people}>
           <thead>
             <tr>
               <th scope="col">Name</th>
-              <th scope="col">Dolphin</th>
-              <th scope="col">Wall</th>
-              <th scope="col">Hands and feet</th>
-              <th scope="col">Cue</th>
+              {works.map((b) => (
+                <th scope="col" key={b.purpose}>
+                  {b.word} <small>{b.at}</small>
+                </th>
+              ))}
               <th scope="col">Result</th>
             </tr>
           </thead>
           <tbody>
-            {people.map((person) => (
-              <tr key={person.studentId}>
-                <th scope="row">{person.name}</th>
-                <td>
-                  {person.picture ? <Figure picture={person.picture} height={34} /> : null}
-                  {person.stage}
-                  {person.dose === '' ? null : <small> {person.dose}</small>}
-                </td>
-                <AtWall version={atWall(person.studentId)} />
-                <td>{person.numbers}</td>
-                <td>
-                  {person.cue}
-                  <strong> {changesOf(person, atWall(person.studentId))}</strong>
-                </td>
+            {(works[0]?.doings ?? []).map(({ studentId, name }) => (
+              <tr key={studentId}>
+                <th scope="row">{name}</th>
+                {works.map((b) => (
+                  <Cell
+                    key={b.purpose}
+                    doing={b.doings.find((d) => d.studentId === studentId)}
+                    waves={b.waves}
+                    numbered={b.kind !== 'train'}
+                  />
+                ))}
                 <td className={classes.blank} />
               </tr>
             ))}
@@ -105,23 +63,75 @@ export function Sheet({ plan }: { plan: PlanView }) {
         </table>
       </section>
       <footer>
-        Stop for sharp pain, tingling, dizziness, pressure in eyes or ears. Rest is always a version. Not
-        medical advice; local codes and a clinician’s word come first.
+        Before anybody goes up: {FLOOR_CHECK.map((c) => c.short).join(' · ')} · way out said. Stop for sharp
+        pain, tingling, dizziness, pressure in eyes or ears. Rest is always a version. Not medical advice;
+        local codes and a clinician’s word come first.
       </footer>
     </article>
   )
 }
 
-function AtWall({ version }: { version: VersionView | undefined }) {
+function Line({ block }: { block: BlockView }) {
+  const first = block.waves > 1 ? block.turns.filter((t) => t.set === 1) : []
   return (
-    <td>
-      {version?.picture ? <Figure picture={version.picture} height={34} /> : null}
-      {version?.stage ?? ''}
-    </td>
+    <tr>
+      <th scope="row">{block.at}</th>
+      <td>
+        <strong>{block.title}</strong> {block.minutes}
+        {block.run === '' ? '' : `, ${block.run}`}
+        {block.say === '' ? '' : `. ${block.say}`}
+        {block.items.map(({ id, line, apart }) => (
+          <div key={id}>
+            {line}
+            <Apart lines={apart} />
+          </div>
+        ))}
+        {block.lanes.map((lane) => (
+          <div key={lane.id ?? 'rest'}>
+            <em>{lane.label}</em>: {lane.people.map((d) => d.name).join(', ')}
+            {lane.cue === '' ? '' : ` – ${lane.cue}`}
+          </div>
+        ))}
+        {first.map((turn) => (
+          <div key={turn.wave}>
+            Wave {turn.wave}:{' '}
+            {turn.up
+              .map(
+                ({ place, name, helper }) =>
+                  `${place === '' ? '' : `${place} `}${name}${helper === '' ? '' : ` with ${helper}`}`,
+              )
+              .join(' · ')}
+          </div>
+        ))}
+      </td>
+    </tr>
   )
 }
 
-/** How limits change what somebody does, in either part, each once. */
-function changesOf(...parts: (VersionView | undefined)[]): string {
-  return [...new Set(parts.flatMap((v) => (v && v.changed !== '' ? [v.changed] : [])))].join(' ')
+/** Own numbers stand where hands are placed for a shape; drills of strength use the same again. */
+function Cell({
+  doing,
+  waves,
+  numbered,
+}: {
+  doing: DoingView | undefined
+  waves: number
+  numbered: boolean
+}) {
+  if (!doing) return <td />
+  const where = [waves > 1 ? `wave ${doing.wave}` : '', doing.place].filter((t) => t !== '').join(', ')
+  return (
+    <td>
+      {doing.picture ? (
+        <span className={classes.drawn}>
+          <Figure picture={doing.picture} height={26} />
+        </span>
+      ) : null}
+      <div>{doing.what}</div>
+      <small>
+        {[where, doing.dose, doing.props, numbered ? doing.numbers : ''].filter((t) => t !== '').join(' · ')}
+        <strong> {doing.changed}</strong>
+      </small>
+    </td>
+  )
 }

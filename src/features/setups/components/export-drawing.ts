@@ -1,3 +1,5 @@
+import { saveBlob } from '@/ui/save-file'
+
 /** Styles that make a drawing look the same outside the page. */
 const KEPT = [
   'fill',
@@ -47,7 +49,7 @@ function standalone(svg: SVGSVGElement): { text: string; width: number; height: 
 
 /** Hands the drawing over as an SVG file. */
 export function saveSvg(svg: SVGSVGElement, name: string): void {
-  hand(new Blob([standalone(svg).text], { type: 'image/svg+xml' }), name)
+  saveBlob(name, new Blob([standalone(svg).text], { type: 'image/svg+xml' }))
 }
 
 /** Hands it over as a picture; false where this browser cannot make one. */
@@ -64,14 +66,6 @@ export async function savePng(svg: SVGSVGElement, name: string): Promise<boolean
   canvas.getContext('2d')?.drawImage(image, 0, 0)
   const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'))
   if (!blob) return false
-  hand(blob, name)
+  saveBlob(name, blob)
   return true
-}
-
-function hand(blob: Blob, name: string): void {
-  const url = URL.createObjectURL(blob)
-  const link = Object.assign(document.createElement('a'), { href: url, download: name })
-  link.click()
-  // The browser takes the file over at once; the address is let go a moment later.
-  setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }

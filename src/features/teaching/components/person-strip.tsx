@@ -2,17 +2,17 @@
 
 import { Button, Chip, Group, SegmentedControl, Stack, Text } from '@mantine/core'
 import { useState } from 'react'
-import { isDone, tapOf, type Seen } from '@/core/teaching/outcome'
-import { describeAfter, describeTaps, describeTouch } from '@/core/words/floor'
+import { stoppedBy, tapOf, type Seen } from '@/core/teaching/outcome'
+import { describeAfter, describeStopped, describeTaps, describeTouch } from '@/core/words/floor'
 import { Figure } from '@/ui/figure/figure'
 import { TextLink } from '@/ui/text-link'
-import type { Recorded, StageBrief, TeachPerson } from '../queries'
+import type { Recorded, TeachPerson } from '../queries'
+import type { StageBrief } from '../stage-brief'
 import type { Mark } from './use-class-run'
 
 type Props = {
   person: TeachPerson
   stage: StageBrief
-  place: number | null
   recorded: readonly Recorded[]
   onMark: (mark: Mark) => void
   onUndo: (last: Recorded) => void
@@ -49,10 +49,10 @@ const STOPS: readonly { seen: Seen; label: string }[] = [
 ]
 
 /** One person: what they do, and large taps for what came of it. */
-export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: Props) {
+export function PersonStrip({ person, stage, recorded, onMark, onUndo }: Props) {
   const mine = recorded.filter((r) => r.studentId === person.id && r.stageId === stage.id)
   const last = mine.at(-1)
-  const done = isDone(recorded.filter((r) => r.studentId === person.id))
+  const stopped = stoppedBy(recorded.filter((r) => r.studentId === person.id))
   const after = last ? describeAfter(last, stage.exit) : ''
   const undo = last ? (
     <Button
@@ -71,26 +71,18 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
         <Group justify="space-between" wrap="nowrap" align="flex-start">
           <div>
             <Text fz={24} fw={650} lh={1.2}>
-              {place === null ? '' : `Bay ${place} · `}
+              {stage.place === '' ? '' : `${capital(stage.place)} · `}
               {person.name}
             </Text>
-            <Text>
-              {stage.name}
-              {stage.cue === '' ? null : (
-                <>
-                  . <em>{stage.cue}</em>
-                </>
-              )}
-            </Text>
-            {stage.dose === '' ? null : <Text size="sm">{stage.dose}</Text>}
-            {stage.change === '' ? null : <Text fw={600}>{stage.change}</Text>}
+            {stopped === null ? <Version stage={stage} /> : <Text fw={600}>{describeStopped(stopped)}</Text>}
             {person.touch === 'no' ? <Text fw={650}>{describeTouch(person.touch)}</Text> : null}
+            {person.note === '' ? null : <Text size="sm">Last word: {person.note}.</Text>}
             {person.limits.length === 0 ? null : (
               <Text size="sm">Leaves out {person.limits.join(', ')}.</Text>
             )}
           </div>
           <div style={{ flex: 'none' }}>
-            {stage.picture ? <Figure picture={stage.picture} height={88} /> : null}
+            {stage.picture && stopped === null ? <Figure picture={stage.picture} height={88} /> : null}
             <Text role="status" ta="right">
               {describeTaps(mine)}
             </Text>
@@ -104,7 +96,7 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
             ) : null}
           </Text>
         )}
-        {stage.id === '' ? null : done ? (
+        {!stage.taps ? null : stopped !== null ? (
           <Group>{undo}</Group>
         ) : (
           <Taps {...{ person, stage, undo, onMark }} />
@@ -112,6 +104,30 @@ export function PersonStrip({ person, stage, place, recorded, onMark, onUndo }: 
       </Stack>
     </section>
   )
+}
+
+/** What they do, how much of it, where hands and props go, and who stands beside. */
+function Version({ stage }: Pick<Props, 'stage'>) {
+  return (
+    <>
+      <Text>
+        {stage.name}
+        {stage.cue === '' ? null : (
+          <>
+            . <em>{stage.cue}</em>
+          </>
+        )}
+      </Text>
+      {stage.dose === '' ? null : <Text size="sm">{stage.dose}</Text>}
+      {stage.numbers === '' ? null : <Text size="sm">{stage.numbers}</Text>}
+      {stage.helper === '' ? null : <Text fw={600}>With {stage.helper} beside.</Text>}
+      {stage.change === '' ? null : <Text fw={600}>{stage.change}</Text>}
+    </>
+  )
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1)
 }
 
 /** A button that a thumb finds without looking. */
@@ -204,6 +220,7 @@ function Taps({
           ))}
         </Group>
       </Chip.Group>
+      <Answers faults={stage.faults.filter((f) => faults.includes(f.id))} />
       <Group gap="xs">
         <Button
           {...BIG}
@@ -242,6 +259,19 @@ function Taps({
       </Group>
       {stopping ? <Stops {...{ person }} onStop={mark} /> : null}
     </>
+  )
+}
+
+/** What to say and do about what was just seen: for this person, by the same engine as their page. */
+function Answers({ faults }: { faults: StageBrief['faults'] }) {
+  return (
+    <div role="status">
+      {faults.map(({ id, name, help }) => (
+        <Text key={id} fz="lg">
+          <strong>{name}.</strong> {help}
+        </Text>
+      ))}
+    </div>
   )
 }
 

@@ -1,54 +1,43 @@
 'use client'
 
-import { Alert, Button, Group, List, Progress, Stack, Text, Title } from '@mantine/core'
+import { Alert, Button, Group, Stack, Text } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import Link from 'next/link'
-import type { PlanBlock, Turn } from '@/core/classes/plan'
-import { momentOf } from '@/core/teaching/class-run'
-import { isDone } from '@/core/teaching/outcome'
-import { formatClock } from '@/core/units'
-import type { Recorded, TeachData, TeachPerson } from '../queries'
+import { isWork, type PlanBlock } from '@/core/classes/plan'
+import { blockClock, isPaused } from '@/core/classes/run'
+import { catchUp, lateBy } from '@/core/teaching/catch-up'
+import { momentOf, type Moment } from '@/core/teaching/class-run'
+import { firstNames } from '@/core/words/first-names'
+import { giveWords, lateWords } from '@/core/words/late'
+import { count, list } from '@/core/words/number'
+import { useLive } from '@/device/use-live'
+import { PART_DO } from '@/core/words/plan'
+import type { TeachData, TeachPerson } from '../queries'
+import { BeforeClass } from './before-class'
+import { ClassClock, ClockHands } from './class-clock'
+import { Emergency } from './emergency'
+import { Together, Waiting } from './meanwhile'
 import { PersonStrip } from './person-strip'
+import { useAwake } from './use-awake'
+import { useBell } from './use-bell'
 import { useClassRun } from './use-class-run'
-import { useElapsed } from './use-elapsed'
-import { Apart } from '@/ui/apart'
-import classes from './teach-screen.module.css'
+import { useNow } from './use-now'
+import { cleanMark, stillGoing, turnsAt, upIn } from './whose-turn'
 
-/** One timer, whose turn it is, and a tap for what came of it. */
+/** The class on the floor: before it, while it runs, and over. */
 export function TeachScreen({ data }: { data: TeachData }) {
-  const { plan, people } = data
-  const { run, recorded, failed, goTo, mark, undo } = useClassRun(data)
-  const elapsed = useElapsed(run.blockStartedMs, run.state === 'running')
-  const block = plan.blocks[run.blockIndex]
-  const moment = momentOf(plan, run.blockIndex, elapsed)
-  const isLast = run.blockIndex >= plan.blocks.length - 1
-  const [turn, next] = turnsAt(block, moment.turn?.index)
-  const going = stillGoing(people, recorded)
-  const up = turn ? atWall(turn, going) : []
-  const advance = (): void => goTo(isLast ? 'ended' : 'block', isLast ? run.blockIndex : run.blockIndex + 1)
-
-  useHotkeys([
-    ['n', () => run.state === 'running' && advance()],
-    ...Array.from({ length: 9 }, (_, i): [string, () => void] => [
-      String(i + 1),
-      () => {
-        const person = up.find((p) => p.bay === i + 1)
-        if (person) mark(cleanMark(person, 'wall'))
-      },
-    ]),
-  ])
-
+  useLive(data.classId)
+  const taught = useClassRun(data)
+  const { run, plan, happen } = taught
   if (run.state === 'not-started')
     return (
-      <Stack align="flex-start">
-        <Text>
-          {people.length} people, {plan.bays} bays, {plan.minutes} minutes. The first block is{' '}
-          {data.titles[0]?.toLowerCase()}.
-        </Text>
-        <Button size="xl" mih={64} onClick={() => goTo('started', 0)}>
-          Start the class
-        </Button>
-      </Stack>
+      <BeforeClass
+        classId={data.classId}
+        people={data.people.length}
+        minutes={plan.minutes}
+        first={data.titles[0]?.toLowerCase() ?? ''}
+        onStart={() => happen('started', 0)}
+      />
     )
   if (run.state === 'ended')
     return (
@@ -59,148 +48,175 @@ export function TeachScreen({ data }: { data: TeachData }) {
         </Button>
       </Stack>
     )
+  return <Running data={data} taught={taught} />
+}
+
+type Taught = ReturnType<typeof useClassRun>
+
+/** One timer, whose turn it is, and a tap for what came of it. */
+function Running({ data, taught }: { data: TeachData; taught: Taught }) {
+  const { titles } = data
+  const { run, plan, recorded, failed, happen, mark } = taught
+  const at = run.blockIndex
+  const block = plan.blocks[at]
+  const now = useNow(true)
+  const clock = now === 0 ? { elapsedS: 0, extraS: 0 } : blockClock(run, now)
+  const moment = momentOf(plan, at, clock.elapsedS)
+  // What gave everything so that the class ends in time is passed over.
+  const next = plan.blocks.findIndex((b, i) => i > at && b.seconds > 0)
+  const going = stillGoing(data.people, recorded)
+  const doing = data.work[at] ?? {}
+  const [turn] = turnsAt(block, moment.turn?.index)
+  const up = turn ? upIn(turn, going) : []
+  const paused = isPaused(run)
+  const advance = (): void => (next < 0 ? happen('ended', at) : happen('block', next))
+  const pause = (): void => happen(paused ? 'resumed' : 'paused', at)
+  useHotkeys([
+    ['n', advance],
+    ['p', pause],
+    ...Array.from({ length: 9 }, (_, i): [string, () => void] => [
+      String(i + 1),
+      () => {
+        const person = up[i]
+        const stage = person ? doing[person.id] : undefined
+        if (person && stage?.taps) mark(cleanMark(person.id, stage))
+      },
+    ]),
+  ])
   return (
     <Stack gap="md">
-      <Clock
-        title={data.titles[run.blockIndex] ?? ''}
-        part={`Block ${run.blockIndex + 1} of ${plan.blocks.length}`}
-        leftS={moment.turn ? moment.turn.leftS : moment.leftS}
-        through={block ? elapsed / block.seconds : 0}
+      <ClassClock
+        title={titles[at] ?? ''}
+        part={`Block ${at + 1} of ${plan.blocks.length}${paused ? ', paused' : ''}`}
+        leftS={(moment.turn ? moment.turn.leftS : moment.leftS) + clock.extraS}
+        through={block ? clock.elapsedS / block.seconds : 0}
+        paused={paused}
       />
-      {moment.turn ? (
-        <Text fz="xl" aria-live="polite">
-          {moment.turn.phase === 'up' ? 'Up now' : 'Change over'}
-          {next
-            ? `, then ${atWall(next, going)
-                .map((p) => p.name)
-                .join(' and ')}`
-            : ', last turn'}
-        </Text>
-      ) : null}
-      {block?.kind === 'warm-up' || block?.kind === 'counterpose' ? (
-        <Together items={block.items} data={data} />
-      ) : null}
-      {block?.kind === 'skill'
-        ? people.map((person) => (
-            <PersonStrip
-              key={person.id}
-              person={person}
-              stage={person.skillStage}
-              place={null}
-              recorded={recorded}
-              onMark={mark}
-              onUndo={undo}
-            />
-          ))
-        : null}
-      {block?.kind === 'waves'
-        ? up.map((person) => (
-            <PersonStrip
-              key={person.id}
-              person={person}
-              stage={person.wallStage}
-              place={person.bay}
-              recorded={recorded}
-              onMark={mark}
-              onUndo={undo}
-            />
-          ))
-        : null}
-      {block?.kind === 'rest' ? <Text fz="xl">Lie down. Nothing to do.</Text> : null}
+      <Phase block={block} moment={moment} going={going} cut={isCut(data.plan.blocks[at], block)} />
+      <Doing {...{ data, taught, block, up }} />
       {failed === '' ? null : (
         <Alert color="clay" role="alert" title={failed} styles={{ title: { color: 'var(--warn-ink)' } }} />
       )}
       <Group>
         <Button size="lg" mih={64} onClick={advance}>
-          {isLast ? 'End the class' : `Next: ${data.titles[run.blockIndex + 1] ?? ''}`}
+          {next < 0 ? 'End the class' : `Next: ${titles[next] ?? ''}`}
         </Button>
-        {run.blockIndex > 0 ? (
-          <Button size="lg" mih={64} variant="default" onClick={() => goTo('block', run.blockIndex - 1)}>
+        {at > 0 ? (
+          <Button size="lg" mih={64} variant="default" onClick={() => happen('block', at - 1)}>
             Back a block
           </Button>
         ) : null}
       </Group>
+      <Hands {...{ data, taught, now, moment }} onPause={pause} />
+      <Emergency lines={data.emergency} />
     </Stack>
   )
 }
 
-/** What is on and how long it still is, in sight while the people scroll. */
-function Clock({
-  title,
-  part,
-  leftS,
-  through,
+const PHASE_WORD = { ready: 'Fetch and build', up: 'Up now', change: 'Change over' } as const
+
+/** What the turn is at, and who is next. */
+function Phase({
+  block,
+  moment: { turn },
+  going,
+  cut,
 }: {
-  title: string
-  part: string
-  leftS: number
-  through: number
+  block: PlanBlock | undefined
+  moment: Moment
+  going: readonly TeachPerson[]
+  /** Whether it has fewer sets than were planned: the doses beside the names are of the plan. */
+  cut: boolean
 }) {
+  if (!turn || !block || !isWork(block)) return null
+  const [now, next] = turnsAt(block, turn.index)
+  const inTurns = block.waves > 1
+  const called = firstNames(going.map((p) => p.name))
+  const names = next && inTurns ? upIn(next, going).map((p) => called(p.name)) : []
   return (
-    <div className={classes.clock}>
-      <Group justify="space-between" align="flex-end">
-        <div>
-          <Text c="dimmed">{part}</Text>
-          <Title order={2} fz={{ base: 26, sm: 34 }}>
-            {title}
-          </Title>
-        </div>
-        <Text fz={{ base: 44, sm: 64 }} fw={650} lh={1} role="timer" aria-label="Time left in this block">
-          {formatClock(leftS)}
-        </Text>
-      </Group>
-      <Progress value={Math.min(100, through * 100)} aria-label="How far through this block" />
+    <div aria-live="polite">
+      <Text fz={{ base: 22, sm: 28 }} fw={600} span>
+        {PHASE_WORD[turn.phase]}
+        {block.sets > 1 && now ? `, set ${now.set} of ${block.sets}` : ''}
+        {next ? '' : ', last turn'}
+      </Text>
+      {cut ? <Text fw={600}>Shortened to {count(block.sets, 'set')}: fewer turns for everybody.</Text> : null}
+      {names.length > 0 ? <Text fz={{ base: 16, sm: 20 }}>After them: {list(names)}</Text> : null}
     </div>
   )
 }
 
-/** Whoever stopped for tonight is not called up again. */
-function stillGoing(people: readonly TeachPerson[], recorded: readonly Recorded[]): TeachPerson[] {
-  return people.filter((p) => !isDone(recorded.filter((r) => r.studentId === p.id)))
+function isCut(planned: PlanBlock | undefined, now: PlanBlock | undefined): boolean {
+  return !!planned && !!now && isWork(planned) && isWork(now) && now.sets < planned.sets
 }
 
-/** The turn that is on and the one after it, at the wall. */
-function turnsAt(block: PlanBlock | undefined, index: number | undefined): (Turn | undefined)[] {
-  return block?.kind === 'waves' && index !== undefined ? [block.turns[index], block.turns[index + 1]] : []
+type DoingProps = {
+  data: TeachData
+  taught: Taught
+  block: PlanBlock | undefined
+  up: readonly TeachPerson[]
 }
 
-function atWall(turn: Turn, people: readonly TeachPerson[]): (TeachPerson & { bay: number })[] {
-  return turn.up.flatMap(({ bay, studentId }) => {
-    const person = people.find((p) => p.id === studentId)
-    return person ? [{ ...person, bay }] : []
-  })
-}
-
-function cleanMark(person: TeachPerson, where: 'skill' | 'wall') {
-  const stage = where === 'wall' ? person.wallStage : person.skillStage
-  return {
-    studentId: person.id,
-    stageId: stage.id,
-    level: stage.leavesFloor ? ('held' as const) : ('practised' as const),
-    outcome: 'clean' as const,
-    exitControlled: true,
-    help: 'alone' as const,
-    faults: [],
-    endedBy: null,
-  }
-}
-
-/** What everybody does, and who does something else meanwhile. */
-function Together({
-  items,
-  data,
-}: {
-  items: readonly { readonly id: string; readonly seconds: number }[]
-  data: Pick<TeachData, 'warm' | 'apart'>
-}) {
+/** What people do: together, or each their own with a tap for what came of it. */
+function Doing({ data, taught: { run, recorded, mark, undo }, block, up }: DoingProps) {
+  if (!block) return null
+  if (!isWork(block))
+    return (
+      <>
+        <Text fz="xl">{PART_DO[block.kind] ?? ''}</Text>
+        <Together items={block.items} data={data} />
+      </>
+    )
+  const doing = data.work[run.blockIndex] ?? {}
+  const inTurns = block.waves > 1
   return (
-    <List size="lg" spacing="xs">
-      {items.map((item) => (
-        <List.Item key={item.id}>
-          {formatClock(item.seconds)} · {data.warm[item.id]}
-          <Apart lines={data.apart[item.id] ?? []} />
-        </List.Item>
-      ))}
-    </List>
+    <>
+      {(inTurns ? up : data.people).map((person) => {
+        const stage = doing[person.id]
+        return stage ? (
+          <PersonStrip key={person.id} {...{ person, stage, recorded }} onMark={mark} onUndo={undo} />
+        ) : null
+      })}
+      {inTurns ? (
+        <Waiting people={data.people.filter((p) => !up.includes(p))} doing={doing} recorded={recorded} />
+      ) : null}
+    </>
+  )
+}
+
+/** Hands on the clock, the bell, and what gives when the class runs late. */
+function Hands({
+  data: { titles },
+  taught: { run, plan, gives, happen },
+  now,
+  moment,
+  onPause,
+}: {
+  data: TeachData
+  taught: Taught
+  now: number
+  moment: Moment
+  onPause: () => void
+}) {
+  const at = run.blockIndex
+  const awake = useAwake(true)
+  const { loudness, setLoudness } = useBell(
+    moment.turn ? `${at} ${moment.turn.index} ${moment.turn.phase}` : '',
+  )
+  const lateS = now === 0 ? 0 : lateBy(plan, run, now)
+  const late = lateWords(lateS)
+  const said = (list: typeof gives): string[] => list.map((g) => giveWords(titles[g.blockIndex] ?? '', g))
+  return (
+    <>
+      <ClockHands
+        {...{ loudness, setLoudness, late, onPause }}
+        paused={isPaused(run)}
+        gives={late === '' ? [] : said(catchUp(plan, at, lateS).gives)}
+        onMore={() => happen('more', at)}
+        onLate={() => happen('late', at)}
+      />
+      {gives.length > 0 ? <Text c="dimmed">Shortened: {said(gives).join('; ')}.</Text> : null}
+      {awake ? null : <Text c="dimmed">This screen may go dark by itself here: keep it lit by hand.</Text>}
+    </>
   )
 }

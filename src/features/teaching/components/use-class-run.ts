@@ -1,8 +1,11 @@
 'use client'
 
-import { foldRun, type Run } from '@/core/classes/run'
+import { useEffect } from 'react'
+import type { ClassEvent } from '@/core/classes/run'
 import { standingFacts } from '@/core/facts/round'
 import type { FactOf } from '@/core/facts/fact'
+import { runThrough } from '@/core/teaching/catch-up'
+import { hearOf } from '@/device/facts'
 import { useLog, useRecord } from '@/device/use-log'
 import type { Recorded, TeachData } from '../queries'
 
@@ -12,12 +15,17 @@ export type Mark = Pick<
 >
 
 /** The class as it stands: what the server has of it and what lies on this device, folded into one. */
-export function useClassRun({ classId, events, recorded: known, people, titles }: TeachData) {
+export function useClassRun({ classId, events, recorded: known, people, titles, plan: made }: TeachData) {
+  // What is tapped here comes after everything that stands on this screen.
+  const newest = events.reduce((last, { hlc }) => (hlc > last ? hlc : last), '')
+  useEffect(() => {
+    if (newest !== '') void hearOf(newest)
+  }, [newest])
   const log = useLog()
   const { tell, failed } = useRecord()
   const mine = standingFacts(log).filter((fact) => 'classId' in fact && fact.classId === classId)
   const tapped = mine.flatMap((fact) => (fact.kind === 'class-event' ? [fact] : []))
-  const run: Run = foldRun([...events, ...tapped])
+  const { run, plan, gives } = runThrough(made, [...events, ...tapped])
   const gone = new Set(
     log.flatMap(({ fact, state }) =>
       fact.kind === 'taken-back' && state !== 'refused' ? [fact.target] : [],
@@ -31,12 +39,14 @@ export function useClassRun({ classId, events, recorded: known, people, titles }
 
   return {
     run,
+    plan,
+    gives,
     recorded,
     failed,
-    goTo: (event: 'started' | 'block' | 'ended', blockIndex: number): void =>
+    happen: (event: ClassEvent['event'], blockIndex: number): void =>
       void tell(
         { kind: 'class-event', event, classId, blockIndex, atMs: Date.now() },
-        event === 'ended' ? 'End of the class' : `Class: ${titles[blockIndex] ?? ''}`,
+        EVENT_LABEL[event] ?? `Class: ${titles[blockIndex] ?? ''}`,
       ),
     mark: (entry: Mark): void =>
       void tell(
@@ -49,6 +59,15 @@ export function useClassRun({ classId, events, recorded: known, people, titles }
         `${nameOf(studentId)}: last tap taken back`,
       ),
   }
+}
+
+/** What the strip says is waiting to be stored; blocks go by their title. */
+const EVENT_LABEL: Partial<Record<ClassEvent['event'], string>> = {
+  ended: 'End of the class',
+  paused: 'Class: pause',
+  resumed: 'Class: goes on',
+  more: 'Class: a minute more',
+  late: 'Class: shortened to end in time',
 }
 
 function recordedOf(fact: FactOf<'attempt'>): Recorded {

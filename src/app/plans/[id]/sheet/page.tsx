@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { Sheet } from '@/features/plans/components/sheet'
-import { planView } from '@/features/plans/queries'
+import { planView } from '@/features/plans/plan-queries'
 import { page } from '@/features/page'
 
 export const metadata: Metadata = { title: 'Printed sheet' }

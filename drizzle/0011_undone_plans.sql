@@ -1,0 +1,1 @@
+ALTER TABLE `class_plan` ADD `undone` integer DEFAULT false NOT NULL;

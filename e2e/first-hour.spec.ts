@@ -1,0 +1,83 @@
+import { expect, test, type Page } from '@playwright/test'
+import { App } from './app'
+import { printed } from './paper'
+
+let app: App
+test.beforeAll(async () => {
+  app = await App.start({ demo: false })
+})
+test.afterAll(() => app.end())
+
+/** Who is known by eye, and on which of the six rungs. */
+const PLACED = [
+  ['Ines Calder', 3],
+  ['Tomas Reyle', 2],
+  ['Wren Haskett', 1],
+  ['Odile Voss', 0],
+  ['Bertram Oake', 1],
+  ['Sunniva Lund', 2],
+] as const
+const NEW = ['Priya Dunmore', 'Callum Strand', 'Maud Ferrier', 'Jonty Abara']
+/** As many as a teacher may need from an empty studio to a printed plan. */
+const MOST_TAPS = 45
+
+/** Counts what a hand does: clicks that a browser calls real. */
+async function countTaps(page: Page): Promise<() => Promise<number>> {
+  await page.addInitScript(() => {
+    addEventListener(
+      'click',
+      (event) => {
+        if (event.isTrusted && event.detail > 0)
+          localStorage.setItem('taps', String(Number(localStorage.getItem('taps') ?? 0) + 1))
+      },
+      true,
+    )
+  })
+  return () => page.evaluate(() => Number(localStorage.getItem('taps') ?? 0))
+}
+
+test('an empty studio to a first printed plan for ten people in at most 45 taps', async ({ page }) => {
+  test.setTimeout(120_000)
+  const taps = await countTaps(page)
+  const type = async (name: string, text: string): Promise<void> => {
+    await page.getByRole('textbox', { name, exact: true }).click()
+    await page.keyboard.insertText(text)
+  }
+  await page.goto(app.address)
+  await type('Names, one on each line', [...PLACED.map(([name]) => name), ...NEW].join('\n'))
+  await page.getByRole('button', { name: 'Add these people' }).click()
+  await type('Clear wall', '6 m')
+  await type('Blocks', '9')
+  await type('Straps', '6')
+  await page.getByRole('button', { name: 'Save the room' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Nothing booked' })).toBeVisible()
+
+  await page.getByRole('link', { name: 'Readiness' }).first().click()
+  await page.getByRole('link', { name: 'Place by eye' }).click()
+  await page
+    .getByRole('navigation', { name: 'Families' })
+    .getByRole('link', { name: 'Forearm stand' })
+    .click()
+  for (const [name, rung] of PLACED)
+    await page
+      .getByRole('radio', { name: new RegExp(`^${name}: `) })
+      .nth(rung)
+      .click()
+
+  await page.getByRole('link', { name: 'Plans' }).first().click()
+  await page.getByRole('link', { name: 'New class' }).click()
+  await page.getByRole('button', { name: 'Everybody' }).click()
+  await page.getByRole('button', { name: 'Make the plan' }).click()
+  await expect(page.getByText('10 people were never asked about health')).toBeVisible()
+  await page.getByRole('link', { name: 'Printed sheet' }).click()
+  await expect(page.getByRole('heading', { level: 2, name: 'Who does what' })).toBeVisible()
+  expect(await taps()).toBeLessThanOrEqual(MOST_TAPS)
+  // Fewer than the people who were placed could not have counted at all.
+  expect(await taps()).toBeGreaterThan(PLACED.length)
+
+  for (const format of ['A4', 'Letter'] as const) {
+    const paper = await printed(page, format)
+    expect([format, paper.sheets, paper.cut]).toEqual([format, 2, []])
+    for (const [name] of PLACED) expect(paper.words).toContain(name)
+  }
+})

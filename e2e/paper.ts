@@ -1,0 +1,36 @@
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import type { Page } from '@playwright/test'
+
+export type Format = 'A4' | 'Letter'
+/** Points of the two papers, as a PDF counts them. */
+const SIZE: Record<Format, [number, number]> = { A4: [595, 842], Letter: [612, 792] }
+
+/** A page as it comes out of a printer: how many sheets, every word in order, and those that are cut by an edge. */
+export async function printed(
+  page: Page,
+  format: Format,
+): Promise<{ sheets: number; words: string; cut: string[] }> {
+  const folder = mkdtempSync(path.join(tmpdir(), 'levitar-paper-'))
+  try {
+    const file = path.join(folder, 'page.pdf')
+    writeFileSync(file, await page.pdf({ format }))
+    const html = execFileSync('pdftotext', ['-bbox', file, '-'], { encoding: 'utf8', maxBuffer: 1 << 26 })
+    const [width, height] = SIZE[format]
+    const all = [
+      ...html.matchAll(/<word xMin="([-\d.]+)" yMin="([-\d.]+)" xMax="([-\d.]+)" yMax="([-\d.]+)">([^<]*)</g),
+    ]
+    const cut = all.flatMap(([, x0, y0, x1, y1, word]) =>
+      Number(x0) < 0 || Number(y0) < 0 || Number(x1) > width || Number(y1) > height ? [word ?? ''] : [],
+    )
+    return {
+      sheets: (html.match(/<page /g) ?? []).length,
+      words: all.map((m) => m[5]).join(' '),
+      cut,
+    }
+  } finally {
+    rmSync(folder, { recursive: true, force: true })
+  }
+}

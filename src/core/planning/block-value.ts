@@ -1,0 +1,98 @@
+import { dealWaves, type Deal } from './deal'
+import type { Model, Slot } from './model'
+import { FALLS, JUST_BEFORE, partOf, TRIES, type Part } from './part'
+import { secondsOf, type Config } from './skeleton'
+import { COUNTED_KINDS } from '../props/stock'
+import { WEIGHTS } from './weights'
+
+/** Points by tier: 1 to 7 as published, 0 for what is broken. */
+export type Tiers = Readonly<Float64Array>
+
+/** How many tiers there are. */
+export const TIERS = 8
+
+/** What one block is worth by itself, and what it asks of the rest of the class. */
+export type BlockValue = {
+  /** By person; null waits. */
+  readonly parts: readonly (Part | null)[]
+  /** Waves, bays and helpers, dealt when first asked for; null where none was found. */
+  readonly deal: () => Deal | null
+  readonly tiers: Tiers
+  readonly seconds: number
+  /** Getting ready before it, s: the slowest decides. */
+  readonly setupS: number
+  /** How many of each kind, by `COUNTED_KINDS`. */
+  readonly pieces: readonly number[]
+  readonly warm: number
+  readonly owes: number
+  readonly hasTries: boolean
+  readonly falls: boolean
+  readonly justBefore: boolean
+  /** Warm-ups that its loads call for, by place. */
+  readonly warmList: readonly number[]
+}
+
+const KINDS = COUNTED_KINDS.length
+
+/** What one block is worth with these versions. */
+export function blockValue(model: Model, config: Config, parts: readonly (Part | null)[]): BlockValue {
+  const pieces = new Array<number>(KINDS).fill(0)
+  const used = new Set<number>()
+  const tiers = new Float64Array(TIERS)
+  let [warm, owes, heavy, setupS, marks] = [0, 0, 0, 0, 0]
+  for (const part of parts) {
+    if (part === null) {
+      tiers[1] = (tiers[1] ?? 0) + WEIGHTS.waitsThrough
+      continue
+    }
+    for (let t = 1; t < TIERS; t += 1) tiers[t] = (tiers[t] ?? 0) + (part.points[t] ?? 0)
+    if (part.setupS > 0)
+      for (let k = 0; k < KINDS; k += 1) pieces[k] = (pieces[k] ?? 0) + (part.byKind[k] ?? 0)
+    if (part.setupS > setupS) setupS = part.setupS
+    warm |= part.warm
+    owes |= part.owes
+    heavy |= part.heavy
+    marks |= part.marks
+    used.add(part.v)
+  }
+  tiers[5] = WEIGHTS.version * used.size
+  let dealt: Deal | null | undefined
+  const deal = (): Deal | null => {
+    if (dealt === undefined)
+      dealt = dealWaves(
+        model,
+        config,
+        parts.map((p) => p?.option ?? null),
+      )
+    return dealt
+  }
+  return {
+    ...{ parts, deal, setupS, pieces, warm, owes, tiers, warmList: bitsOf(warm) },
+    hasTries: (marks & TRIES) !== 0,
+    falls: (marks & FALLS) !== 0,
+    justBefore: (marks & JUST_BEFORE) !== 0,
+    seconds: secondsOf(config, heavy !== 0),
+  }
+}
+
+function bitsOf(mask: number): number[] {
+  const found: number[] = []
+  for (let i = 0; mask >> i > 0; i += 1) if ((mask >> i) & 1) found.push(i)
+  return found
+}
+
+const known = new WeakMap<Slot, Map<Config, (Part | undefined)[][]>>()
+
+/** The part of one person's option in a block; worked out when first asked for. */
+export function knownPart(model: Model, slot: Slot, config: Config, person: number, at: number): Part | null {
+  const option = slot.options[person]?.[at]
+  if (!option) return null
+  const byConfig = known.get(slot) ?? new Map<Config, (Part | undefined)[][]>()
+  known.set(slot, byConfig)
+  const all = byConfig.get(config) ?? model.people.map((): (Part | undefined)[] => [])
+  byConfig.set(config, all)
+  const mine = all[person] ?? []
+  const found = mine[at] ?? partOf(model, slot, config, person, option)
+  mine[at] = found
+  return found
+}

@@ -1,0 +1,87 @@
+import type { Brief } from '../../classes/brief'
+import type { Doing, Plan } from '../../classes/plan'
+import type { Library } from '../../practice/library'
+import type { Violation } from './violation'
+import { momentsOf, taught, worksIn, type Moment } from './walk'
+
+/** One person a bay that is there and wide enough, room to fall, and not too many kickers at once. */
+export function roomKept(practice: Library, brief: Brief, plan: Plan): Violation[] {
+  return [
+    ...worksIn(plan).flatMap((block) => block.people.flatMap((doing) => bayOf(practice, brief, doing))),
+    ...[...momentsOf(plan)].flatMap((moment) => atOnce(practice, brief, moment)),
+  ]
+}
+
+/** Whoever needs a wall has a bay of it, as wide as it takes. */
+function bayOf(practice: Library, { room }: Brief, doing: Doing): Violation[] {
+  const { studentId, variantId, place, setupId } = doing
+  const stands = standsOf(practice, doing)
+  if (stands !== 'wall' && stands !== 'corner') return []
+  const bay = room.bays.find((b) => b.id === place)
+  if (!bay || (stands === 'corner' && !bay.corner))
+    return [{ code: 'bay-missing', studentId, variantId: variantId ?? '' }]
+  const leastCm = practice.setups.find((s) => s.id === setupId)?.widthCm ?? 100
+  return bay.widthCm < leastCm ? [{ code: 'bay-narrow', studentId, widthCm: bay.widthCm, leastCm }] : []
+}
+
+/** Who is where at one moment; who has a rig keeps their place all block long. */
+function atOnce(practice: Library, { room }: Brief, { atS, block, up }: Moment): Violation[] {
+  const found: Violation[] = []
+  const isRig = ({ setupId }: Doing): boolean => practice.setups.find((s) => s.id === setupId)?.rig ?? false
+  const there = [...up, ...block.people.filter((p) => p.variantId !== null && !up.includes(p) && isRig(p))]
+  const places = there.flatMap((p) => (room.bays.some((b) => b.id === p.place) ? [p.place ?? ''] : []))
+  for (const place of new Set(places))
+    if (places.filter((p) => p === place).length > 1) found.push({ code: 'bay-shared', place, atS })
+  const open = there.filter((p) => standsOf(practice, p) === 'open').length
+  if (open > room.open) found.push({ code: 'open-floor', needed: open, have: room.open })
+  const kickers = up.filter((p) => (taught(practice, p.variantId)?.load.FR ?? 0) >= 3)
+  if (kickers.length > 3) found.push({ code: 'kickers', atS, kickers: kickers.length, most: 3 })
+  const falls = new Set(kickers.map((p) => p.place))
+  for (const { studentId, place } of block.people)
+    if (room.mats?.find((m) => m.id === place)?.inFall.some((bay) => falls.has(bay)))
+      found.push({ code: 'fall-zone', studentId, place: place ?? '' })
+  return found
+}
+
+function standsOf(practice: Library, { setupId, variantId }: Doing): string {
+  if (variantId === null) return 'mat'
+  const drill = practice.drills.find((d) => d.id === variantId)
+  const stands = practice.setups.find((s) => s.id === setupId)?.stands ?? 'mat'
+  return stands === 'mat' && drill?.props.includes('wall') ? 'wall' : stands
+}
+
+/** No more pieces out at any moment than the cupboard holds, and everybody has what their setup calls for. */
+export function stockKept(practice: Library, brief: Brief, plan: Plan): Violation[] {
+  const worst = new Map<string, number>()
+  for (const moment of momentsOf(plan))
+    for (const [kind, n] of outAt(practice, moment)) worst.set(kind, Math.max(worst.get(kind) ?? 0, n))
+  const have = (kind: string): number =>
+    brief.cupboard.lines.filter((l) => l.kind === kind).reduce((sum, l) => sum + l.count, 0)
+  return [
+    ...[...worst].flatMap(([kind, needed]): Violation[] =>
+      needed > have(kind) ? [{ code: 'stock-exceeded', kind, needed, have: have(kind) }] : [],
+    ),
+    ...worksIn(plan).flatMap((block) => block.people.flatMap((doing) => lacking(practice, doing))),
+  ]
+}
+
+const COUNTED = new Set(['block', 'strap', 'chair', 'bolster', 'slab', 'blanket', 'bench', 'slider'])
+
+/** Pieces that are out at one moment, with the rigs of those who are not up. */
+function outAt(practice: Library, { block, up }: Moment): Map<string, number> {
+  const out = new Map<string, number>()
+  for (const p of block.people) {
+    const rig = practice.setups.find((s) => s.id === p.setupId)?.rig ?? false
+    if (!up.includes(p) && !rig) continue
+    for (const { kind, count } of p.props) out.set(kind, (out.get(kind) ?? 0) + count)
+  }
+  return out
+}
+
+function lacking(practice: Library, { studentId, setupId, variantId, props }: Doing): Violation[] {
+  const bill = practice.setups.find((s) => s.id === setupId)?.bill ?? []
+  return bill
+    .filter((line) => variantId !== null && !line.optional && COUNTED.has(line.prop))
+    .filter((line) => (props.find((p) => p.kind === line.prop)?.count ?? 0) < line.count)
+    .map((line) => ({ code: 'no-prop', studentId, kind: line.prop }))
+}

@@ -1,0 +1,103 @@
+import type { Model, Piece } from './model'
+
+export type Item = { readonly id: string; readonly seconds: number }
+export type Composed = { readonly items: readonly Item[]; readonly seconds: number; readonly wantedS: number }
+
+/** Warm-up takes at most about a third of the class (ruling 12). */
+const WARM_SHARE = 1 / 3
+
+type Need = { readonly n: number; readonly from: readonly string[] }
+
+/**
+ * Drills that prepare the loads named: of each block what it must contain and its least minutes, each drill counted for
+ * every block it belongs to (drills-and-checks.md D, ruling 12). Drills that are closed to somebody come last.
+ * @param mask bits of warm-ups, in the practice's order
+ */
+export function composeWarmUp(model: Model, mask: number): Composed {
+  const { settled } = model
+  const blocks = model.warmups.filter((_, i) => (mask >> i) & 1 && i !== model.wayOut)
+  const taken = new Map<string, number>()
+  const has = (id: string): boolean => taken.has(id) || settled.includes(id)
+  const missing = ({ n, from }: Need): number => n - from.filter(has).length
+  const needs = blocks.flatMap((b) => b.must)
+  for (;;) {
+    const open = needs.filter((need) => missing(need) > 0)
+    if (open.length === 0) break
+    const next = bestOf(
+      model,
+      [...new Set(open.flatMap((need) => need.from))].filter((id) => !has(id)),
+      (id) => open.filter((need) => need.from.includes(id)).length,
+    )
+    if (next === null) break
+    taken.set(next.id, next.leastS)
+  }
+  const short = (b: (typeof blocks)[number]): number =>
+    b.leastS - b.drills.reduce((sum, id) => sum + (taken.get(id) ?? (settled.includes(id) ? 60 : 0)), 0)
+  // Least minutes: lengthen what is there as far as it usually lasts, then add another.
+  for (;;) {
+    const block = blocks.find((b) => short(b) > 0)
+    if (!block) break
+    const longer = block.drills.find((id) => (taken.get(id) ?? Infinity) < (model.pieces[id]?.usualS ?? 0))
+    if (longer !== undefined) {
+      taken.set(longer, Math.min(model.pieces[longer]?.usualS ?? 60, (taken.get(longer) ?? 0) + 30))
+      continue
+    }
+    const next = bestOf(
+      model,
+      block.drills.filter((id) => !has(id)),
+      (id) => blocks.filter((b) => short(b) > 0 && b.drills.includes(id)).length,
+    )
+    if (next === null) break
+    taken.set(next.id, next.leastS)
+  }
+  return fitted([...taken], model.minutes * 60 * WARM_SHARE)
+}
+
+/** The rehearsal of the way out with a first small bounce (class-craft.md 3, phase 4). */
+export function composeWayOut(model: Model): Composed {
+  const block = model.warmups[model.wayOut]
+  const items = (block?.must ?? []).flatMap(({ from }, i): Item[] => {
+    const next = bestOf(model, from, () => 1)
+    return next ? [{ id: next.id, seconds: i === 0 ? 120 : 60 }] : []
+  })
+  return { items, seconds: sumOf(items), wantedS: sumOf(items) }
+}
+
+/** What is owed afterwards, in the practice's order; one that is closed to fewer stands in the place of another. */
+export function composeClosing(model: Model, mask: number): Composed {
+  const items = model.counterposes.flatMap((cp, i): [string, number][] => {
+    if (!((mask >> i) & 1)) return []
+    const others = model.counterposes.filter((o) => o.instead === cp.id && o.closedTo < cp.closedTo)
+    const chosen = others.length > 0 && others[0] ? others[0] : cp
+    return [[chosen.id, chosen.usualS]]
+  })
+  return fitted(items, (model.minutes * 60) / 9, 30)
+}
+
+/** The piece worth most a minute; of equal ones the first named. */
+function bestOf(model: Model, ids: readonly string[], worth: (id: string) => number): Piece | null {
+  let best: Piece | null = null
+  let most = 0
+  for (const id of ids) {
+    const piece = model.pieces[id]
+    if (!piece) continue
+    const value = worth(id) / (piece.leastS / 60) / (1 + piece.closedTo)
+    if (value > most + 1e-9) [best, most] = [piece, value]
+  }
+  return best
+}
+
+/** In proportion where it would take more than its share, to five seconds. */
+function fitted(pairs: readonly (readonly [string, number])[], mostS: number, leastS = 60): Composed {
+  const wantedS = pairs.reduce((sum, [, s]) => sum + s, 0)
+  const scale = wantedS > mostS ? mostS / wantedS : 1
+  const items = pairs.map(([id, s]) => ({
+    id,
+    seconds: scale === 1 ? s : Math.max(leastS / 2, Math.floor((s * scale) / 5) * 5),
+  }))
+  return { items, seconds: sumOf(items), wantedS }
+}
+
+function sumOf(items: readonly Item[]): number {
+  return items.reduce((sum, i) => sum + i.seconds, 0)
+}

@@ -1,0 +1,289 @@
+import { LIGHT_POINTS } from './variants'
+import type { Model } from './model'
+import type { Option } from './option'
+import type { Config } from './skeleton'
+
+/** Who is up in which wave, in which bay, with whose help; by person, -1 or null where it does not apply. */
+export type Deal = {
+  readonly wave: readonly number[]
+  readonly bay: readonly number[]
+  /** `teacher` or an assistant's id. */
+  readonly helper: readonly (string | null)[]
+}
+
+/** Watch points of one teacher, and of each assistant besides (class-craft.md 6). */
+const TEACHER_POINTS = 8
+const ASSISTANT_POINTS = 4
+/** What is left of the teacher's while they spot: everybody else does one-point work at most. */
+const SPOTTING_LEFT = 2
+/** Kickers in sight, first tries and versions at once. */
+const MOST_KICKERS = 3
+const MOST_FIRST = 1
+export const MOST_AT_ONCE = 3
+
+/** At most so many working versions a block, however many waves it has, and so many gentle ones: each has to be said. */
+export const MOST_VERSIONS = 5
+export const MOST_GENTLE = 2
+
+/** Nodes until a block counts as not dealable. */
+const NODES = 1500
+
+type Wave = {
+  points: number
+  working: number[]
+  variants: Map<number, number>
+  kickers: number
+  first: number
+  bays: number[]
+  pieces: Record<string, number>
+  open: number
+  helped: number[]
+}
+
+/** Whether one teacher can say and watch so many versions. */
+function sayable(model: Model, { waves }: Config, chosen: readonly (Option | null)[]): boolean {
+  const versions = [...new Set(chosen.flatMap((o) => (o ? [o.v] : [])))]
+  const gentle = versions.filter((v) => model.variants[v]?.gentle).length
+  return gentle <= MOST_GENTLE && versions.length - gentle <= Math.min(MOST_VERSIONS, MOST_AT_ONCE * waves)
+}
+
+/**
+ * Deals a block into waves by depth-first search, hardest person first: bays by augmenting paths, pieces, kickers, first
+ * tries, versions at once, watch points, helpers.
+ * @param chosen option of each person; null waits
+ * @returns null where none was found
+ */
+export function dealWaves(model: Model, config: Config, chosen: readonly (Option | null)[]): Deal | null {
+  if (!sayable(model, config, chosen)) return null
+  const people = chosen.flatMap((o, i) => (o ? [i] : []))
+  const rigs = people.filter((i) => isRig(model, chosen[i]))
+  const order = [...people].sort(
+    (a, b) => hardness(model, chosen[b], b) - hardness(model, chosen[a], a) || a - b,
+  )
+  const waves = Array.from({ length: config.waves }, emptyWave)
+  for (const wave of waves) for (const i of rigs) standing(model, wave, i, chosen[i])
+  const given = new Array<number>(chosen.length).fill(-1)
+  const total = chosen.length
+  let nodes = 0
+  const place = (at: number): Deal | null => {
+    const person = order[at]
+    if (person === undefined) return finished(model, waves, given, chosen)
+    const option = chosen[person]
+    if (!option) return null
+    let emptyTried = false
+    for (const { wave, g } of levelFirst(waves, option)) {
+      if (wave.working.length === 0) {
+        if (emptyTried) continue
+        emptyTried = true
+      }
+      nodes += 1
+      if (nodes > NODES) return null
+      const undo = join(model, wave, person, option, total)
+      if (!undo) continue
+      given[person] = g
+      const found = place(at + 1)
+      if (found) return found
+      given[person] = -1
+      undo()
+      if (nodes > NODES) return null
+    }
+    return null
+  }
+  if (waves.some((w) => w.open > model.open || overStock(model, w.pieces) || !matched(model, w, chosen)))
+    return null
+  return place(0)
+}
+
+function emptyWave(): Wave {
+  return {
+    ...{ points: 0, working: [], variants: new Map(), kickers: 0, first: 0, bays: [], pieces: {}, open: 0 },
+    helped: [],
+  }
+}
+
+function isRig(model: Model, option: Option | null | undefined): boolean {
+  return option ? (model.variants[option.v]?.rig ?? false) : false
+}
+
+function hardness(model: Model, option: Option | null | undefined, person: number): number {
+  if (!option) return 0
+  const variant = model.variants[option.v]
+  const debt = model.people[person]?.waited.wall ?? 0
+  return (
+    (option.first ? 64 : 0) +
+    (option.helper ? 32 : 0) +
+    (variant?.kick ? 16 : 0) +
+    option.points * 4 +
+    (option.bays > 0 ? 2 : 0) +
+    debt / 4
+  )
+}
+
+/** Waves with the fewest points first; a version that is up there already saves explaining. */
+function levelFirst(waves: readonly Wave[], { v, points }: Option): { wave: Wave; g: number }[] {
+  const cost = (w: Wave): number => w.points - (w.variants.has(v) && points <= 1 ? 0.6 : 0)
+  return waves.map((wave, g) => ({ wave, g })).sort((a, b) => cost(a.wave) - cost(b.wave) || a.g - b.g)
+}
+
+/** A rig holds its bay and its pieces in every wave. */
+function standing(model: Model, wave: Wave, person: number, option: Option | null | undefined): void {
+  if (!option) return
+  if (option.bays > 0) wave.bays.push(person)
+  addPieces(model, wave, option, 1)
+  if (option.openFloor) wave.open += 1
+}
+
+function addPieces(model: Model, wave: Wave, { v }: Option, times: number): void {
+  for (const { kind, count } of model.variants[v]?.bill ?? [])
+    wave.pieces[kind] = (wave.pieces[kind] ?? 0) + times * count
+}
+
+function overStock({ stock }: Model, pieces: Readonly<Record<string, number>>): boolean {
+  return Object.entries(pieces).some(([kind, n]) => n > (stock[kind] ?? 0))
+}
+
+/** Puts somebody into a wave; null where a rule is against it, else how to take them out again. */
+function join(model: Model, wave: Wave, person: number, option: Option, total: number): (() => void) | null {
+  const variant = model.variants[option.v]
+  const isNew = !variant?.gentle && !wave.variants.has(option.v)
+  if (wave.kickers + Number(variant?.kick ?? false) > MOST_KICKERS) return null
+  if (wave.first + Number(option.first) > MOST_FIRST || (isNew && wave.variants.size >= MOST_AT_ONCE))
+    return null
+  count(model, wave, person, option, 1)
+  if (within(model, wave, total)) return () => count(model, wave, person, option, -1)
+  count(model, wave, person, option, -1)
+  return null
+}
+
+/** Adds somebody to what a wave takes, or takes them away again. */
+function count(model: Model, wave: Wave, person: number, option: Option, way: 1 | -1): void {
+  const variant = model.variants[option.v]
+  const list = (all: number[]): void => {
+    if (way === 1) all.push(person)
+    else all.pop()
+  }
+  // A rig stands there in every wave already.
+  if (!variant?.rig) {
+    if (option.bays > 0) list(wave.bays)
+    addPieces(model, wave, option, way)
+    wave.open += option.openFloor ? way : 0
+  }
+  wave.kickers += variant?.kick ? way : 0
+  wave.first += option.first ? way : 0
+  list(wave.working)
+  if (!variant?.gentle) {
+    const n = (wave.variants.get(option.v) ?? 0) + way
+    if (n > 0) wave.variants.set(option.v, n)
+    else wave.variants.delete(option.v)
+  }
+  if (option.helper) list(wave.helped)
+  else wave.points += way * option.points
+}
+
+/** Whether bays, floor, pieces and eyes are enough for a wave as far as it is filled. */
+function within(model: Model, wave: Wave, total: number): boolean {
+  const waiting = (total - wave.working.length) * LIGHT_POINTS
+  const most = TEACHER_POINTS + ASSISTANT_POINTS * model.helpers.length
+  const spots = ASSISTANT_POINTS * Math.min(wave.helped.length, model.helpers.length)
+  const watched = wave.points + (wave.helped.length > model.helpers.length ? 0 : waiting) + spots
+  return (
+    wave.bays.length <= model.bays &&
+    wave.open <= model.open &&
+    watched <= most + 1e-9 &&
+    !overStock(model, wave.pieces)
+  )
+}
+
+/** Bays for a wave by augmenting paths; fixed ones are kept. Null where somebody finds none. */
+function matchBays(
+  bays: number,
+  wanting: readonly { readonly person: number; readonly mask: number }[],
+): Map<number, number> | null {
+  const owner = new Array<number>(bays).fill(-1)
+  const mask = new Map(wanting.map((w) => [w.person, w.mask]))
+  const seek = (person: number, seen: Set<number>): boolean => {
+    for (let b = 0; b < bays; b += 1) {
+      if (!(((mask.get(person) ?? 0) >> b) & 1) || seen.has(b)) continue
+      seen.add(b)
+      const now = owner[b] ?? -1
+      if (now === -1 || seek(now, seen)) {
+        owner[b] = person
+        return true
+      }
+    }
+    return false
+  }
+  // Whom fewest bays will do for goes first, so that narrow ones are kept for them.
+  const count = (m: number): number => m.toString(2).replaceAll('0', '').length
+  for (const { person } of [...wanting].sort((a, b) => count(a.mask) - count(b.mask) || a.person - b.person))
+    if (!seek(person, new Set())) return null
+  return new Map(owner.flatMap((person, b) => (person === -1 ? [] : [[person, b] as const])))
+}
+
+function matched(model: Model, wave: Wave, chosen: readonly (Option | null)[]): boolean {
+  return matchBays(model.bays, wanting(wave, chosen)) !== null
+}
+
+function wanting(wave: Wave, chosen: readonly (Option | null)[]) {
+  return wave.bays.map((person) => ({ person, mask: chosen[person]?.bays ?? 0 }))
+}
+
+/** Bays and helpers once everybody has a wave; rigs keep one bay through all of them. */
+function finished(
+  model: Model,
+  waves: readonly Wave[],
+  given: readonly number[],
+  chosen: readonly (Option | null)[],
+): Deal | null {
+  const bay = new Array<number>(chosen.length).fill(-1)
+  const rigs = chosen.flatMap((o, i) => (o && o.bays > 0 && isRig(model, o) ? [i] : []))
+  const first = matchBays(
+    model.bays,
+    rigs.map((person) => ({ person, mask: chosen[person]?.bays ?? 0 })),
+  )
+  if (!first) return null
+  let free = (1 << model.bays) - 1
+  for (const [person, b] of first) {
+    bay[person] = b
+    free &= ~(1 << b)
+  }
+  for (const wave of waves) {
+    const others = wave.bays.filter((i) => !isRig(model, chosen[i]))
+    const found = matchBays(
+      model.bays,
+      others.map((person) => ({ person, mask: (chosen[person]?.bays ?? 0) & free })),
+    )
+    if (!found) return null
+    for (const [person, b] of found) bay[person] = b
+  }
+  const helper = new Array<string | null>(chosen.length).fill(null)
+  for (const wave of waves) if (!helpersFor(model, wave, chosen, helper)) return null
+  return { wave: [...given], bay, helper }
+}
+
+/** Helpers of one wave: assistants trained in it, then the teacher; and whether what is left of the eyes is enough. */
+function helpersFor(
+  model: Model,
+  wave: Wave,
+  chosen: readonly (Option | null)[],
+  helper: (string | null)[],
+): boolean {
+  const free = [...model.helpers]
+  let teacher = false
+  for (const person of wave.helped) {
+    const assists = model.variants[chosen[person]?.v ?? -1]?.assists ?? []
+    const at = free.findIndex((h) => assists.some((a) => h.trained.includes(a)))
+    const found = at < 0 ? undefined : free.splice(at, 1)[0]
+    if (found) helper[person] = found.id
+    else if (teacher) return false
+    else {
+      teacher = true
+      helper[person] = 'teacher'
+    }
+  }
+  const waiting = (chosen.length - wave.working.length) * LIGHT_POINTS
+  if (!teacher) return wave.points + waiting <= TEACHER_POINTS + ASSISTANT_POINTS * free.length + 1e-9
+  const heavy = wave.working.some((i) => !wave.helped.includes(i) && (chosen[i]?.points ?? 0) > 1)
+  // Whoever only waits or rests then counts nothing: what is left of the eyes is for those at work.
+  return !heavy && wave.points <= SPOTTING_LEFT + ASSISTANT_POINTS * free.length + 1e-9
+}

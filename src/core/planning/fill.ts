@@ -1,0 +1,170 @@
+import type { Model, Slot } from './model'
+import type { Option } from './option'
+import type { Config } from './skeleton'
+import { dealWaves, MOST_AT_ONCE, MOST_GENTLE, MOST_VERSIONS } from './deal'
+import { FLOOR_DOSE, PEAK_DOSE, WEIGHTS } from './weights'
+
+const worths = new WeakMap<Slot, Map<Config, readonly (readonly number[])[]>>()
+
+/** What every option of a block is worth to whose it is, by person; worked out once. */
+function worthsOf(model: Model, slot: Slot, config: Config): readonly (readonly number[])[] {
+  const known = worths.get(slot) ?? new Map<Config, readonly (readonly number[])[]>()
+  worths.set(slot, known)
+  const found = known.get(config)
+  if (found) return found
+  const made = slot.options.map((options, p) => options.map((o) => ownWorth(model, slot, config, p, o)))
+  known.set(config, made)
+  return made
+}
+
+/** What an option is worth to somebody by itself, whatever else is chosen. */
+function ownWorth(model: Model, slot: Slot, config: Config, person: number, option: Option): number {
+  const variant = model.variants[option.v]
+  const someone = model.people[person]
+  if (!variant || !someone) return -Infinity
+  const { kind } = slot.purpose
+  const table = kind === 'peak' ? PEAK_DOSE : FLOOR_DOSE
+  const dose = table[Math.min(config.sets, option.mostTurns, table.length - 1)] ?? 0
+  const lacks = Object.entries(variant.trains).reduce(
+    (sum, [c, level]) => sum + (someone.lacks[c] ?? 0) * (level / 3),
+    0,
+  )
+  return (
+    WEIGHTS[kind] * someone.weight * option.fit * dose +
+    WEIGHTS.lacks * someone.weight * Math.min(1, lacks) * dose -
+    option.outside +
+    (option.first ? WEIGHTS.firstTry : 0) +
+    WEIGHTS.piece * variant.bill.reduce((sum, b) => sum + b.count, 0) +
+    (variant.rig ? WEIGHTS.rig : 0) -
+    option.again
+  )
+}
+
+/** The option of somebody that is worth most among those in a menu; -1 where none of them is theirs. */
+export function bestIn(
+  model: Model,
+  slot: Slot,
+  config: Config,
+  person: number,
+  menu: ReadonlySet<number>,
+): number {
+  let best = -1
+  let most = -Infinity
+  const options = slot.options[person] ?? []
+  const own = worthsOf(model, slot, config)[person] ?? []
+  for (let i = 0; i < options.length; i += 1) {
+    if (!menu.has(options[i]?.v ?? -1)) continue
+    const worth = own[i] ?? 0
+    if (worth > most) {
+      best = i
+      most = worth
+    }
+  }
+  return best
+}
+
+/**
+ * Versions for everybody in one block: the menu grows by the version that helps most while it pays for being taught;
+ * whoever then cannot be dealt takes what loses least.
+ */
+export function fillSlot(model: Model, slot: Slot, config: Config): number[] {
+  const menu = new Set<number>()
+  const limit = { working: Math.min(MOST_VERSIONS, MOST_AT_ONCE * config.waves), gentle: MOST_GENTLE }
+  const worthOf = (person: number, o: number): number => {
+    return worthsOf(model, slot, config)[person]?.[o] ?? WEIGHTS.waitsThrough
+  }
+  const candidates = [...new Set(slot.options.flatMap((options) => options.map((o) => o.v)))].sort(
+    (a, b) => a - b,
+  )
+  let chosen = model.people.map(() => -1)
+  const isGentle = (v: number): boolean => model.variants[v]?.gentle ?? true
+  const locked = model.people.flatMap((_, p) => {
+    const only = slot.options[p]
+    return only?.length === 1 && only[0] ? [only[0].v] : []
+  })
+  for (const v of locked) if (room(menu, v, isGentle, limit)) menu.add(v)
+  chosen = model.people.map((_, p) => bestIn(model, slot, config, p, menu))
+  for (;;) {
+    let [best, gain] = [-1, -WEIGHTS.version]
+    for (const v of candidates) {
+      if (menu.has(v) || !room(menu, v, isGentle, limit)) continue
+      const more = new Set([v])
+      const gained = model.people.reduce((sum, _, p) => {
+        const now = worthOf(p, chosen[p] ?? -1)
+        return sum + Math.max(0, worthOf(p, bestIn(model, slot, config, p, more)) - now)
+      }, 0)
+      if (gained > gain + 1e-9) [best, gain] = [v, gained]
+    }
+    if (best < 0) break
+    menu.add(best)
+    chosen = model.people.map((_, p) => bestIn(model, slot, config, p, menu))
+  }
+  return repaired(model, slot, config, chosen, menu)
+}
+
+function room(
+  menu: ReadonlySet<number>,
+  v: number,
+  isGentle: (v: number) => boolean,
+  limit: { readonly working: number; readonly gentle: number },
+): boolean {
+  const same = [...menu].filter((m) => isGentle(m) === isGentle(v)).length
+  return same < (isGentle(v) ? limit.gentle : limit.working)
+}
+
+/** Until the waves can be dealt, one person after the other takes what asks less of the room and loses least by it. */
+function repaired(
+  model: Model,
+  slot: Slot,
+  config: Config,
+  chosen: number[],
+  menu: ReadonlySet<number>,
+): number[] {
+  const optionOf = (p: number, o: number): Option | null => slot.options[p]?.[o] ?? null
+  const now = [...chosen]
+  for (let tries = 0; tries < model.people.length + 2; tries += 1) {
+    const deal = dealWaves(
+      model,
+      config,
+      now.map((o, p) => optionOf(p, o)),
+    )
+    if (deal) return now
+    let [who, to, loss] = [-1, -1, Infinity]
+    now.forEach((o, p) => {
+      const option = optionOf(p, o)
+      if (!option || asks(model, option) === 0) return
+      const worth = worthsOf(model, slot, config)[p] ?? []
+      const own = worth[o] ?? 0
+      slot.options[p]?.forEach((other, i) => {
+        if (!now.some((n, q) => optionOf(q, n)?.v === other.v) && !menu.has(other.v)) return
+        if (asks(model, other) >= asks(model, option)) return
+        const lost = (own - (worth[i] ?? 0)) / (asks(model, option) - asks(model, other))
+        if (lost < loss) [who, to, loss] = [p, i, lost]
+      })
+    })
+    if (who < 0) break
+    now[who] = to
+  }
+  // Somebody waits rather than nobody has a block.
+  for (let p = 0; p < now.length; p += 1) {
+    if (
+      dealWaves(
+        model,
+        config,
+        now.map((o, q) => optionOf(q, o)),
+      )
+    )
+      return now
+    now[p] = -1
+  }
+  return now
+}
+
+/** How much of the room, the eyes and the cupboard an option takes. */
+function asks(model: Model, option: Option): number {
+  const variant = model.variants[option.v]
+  const pieces = variant?.bill.reduce((sum, b) => sum + b.count, 0) ?? 0
+  return (
+    option.points + (option.bays > 0 ? 2 : 0) + (option.openFloor ? 2 : 0) + (option.helper ? 4 : 0) + pieces
+  )
+}

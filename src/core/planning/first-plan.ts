@@ -1,0 +1,99 @@
+import { dealt, evaluator, type Outcome } from './evaluate'
+import { fillSlot } from './fill'
+import type { Model } from './model'
+import { secondsOf } from './skeleton'
+import type { State } from './state'
+
+/** A state with what it comes to. */
+export type Found = { readonly state: State; readonly outcome: Outcome }
+
+/** Skeletons judged in full. */
+const JUDGED = 50
+
+type Filled = {
+  readonly config: number
+  readonly option: readonly number[]
+  readonly worth: number
+  readonly seconds: number
+}
+
+/**
+ * First plans at once: every way of running every block is filled by itself, every combination that fits the minutes is
+ * added up, and the best are judged in full.
+ * @returns the best first, at most `keep` of them
+ */
+export function firstPlans(model: Model, keep = 10): Found[] {
+  const { evaluate, valueOf } = evaluator(model)
+  const off = model.people.map(() => -1)
+  const empty: State = { config: model.slots.map(() => -1), option: model.slots.map(() => off) }
+  const ways = model.slots.map((slot, i): Filled[] => {
+    const filled = slot.configs.map((config, c): Filled => {
+      const option = fillSlot(model, slot, config)
+      const state = withSlot(empty, i, c, option)
+      const value = valueOf(state, i)
+      const lacks = model.people.reduce((sum, person, p) => {
+        const shares = model.shares[p] ?? []
+        const covered = (value.parts[p]?.covers ?? []).reduce((n, part, c) => n + part * (shares[c] ?? 0), 0)
+        return sum + 20 * person.weight * Math.min(1, covered)
+      }, 0)
+      return {
+        ...{ config: c, option },
+        worth: value.tiers.reduce((sum, t) => sum + t, 0) + lacks,
+        seconds: secondsOf(config, false) + Math.max(30, value.setupS),
+      }
+    })
+    return slot.purpose.needed ? filled : [{ config: -1, option: off, worth: 0, seconds: 0 }, ...filled]
+  })
+  const { frame } = model
+  const room = model.minutes * 60 - frame.arriveS - frame.settleS - frame.restS - frame.closeS - 30
+  const combined = combinations(model, ways, room)
+  const judged = combined.map((combination) => {
+    const state: State = {
+      config: combination.map((f) => f.config),
+      option: combination.map((f) => f.option),
+    }
+    return { state, outcome: dealt(evaluate(state)) }
+  })
+  return judged.sort((a, b) => b.outcome.points - a.outcome.points).slice(0, keep)
+}
+
+/** The best combinations by what their blocks are worth by themselves, within the minutes. */
+function combinations(model: Model, ways: readonly (readonly Filled[])[], roomS: number): Filled[][] {
+  const found: { worth: number; parts: Filled[] }[] = []
+  const least = roomS * 0.2
+  const walk = (i: number, parts: Filled[], worth: number, seconds: number, trained: number): void => {
+    if (seconds > roomS - least) return
+    const slot = model.slots[i]
+    if (!slot) {
+      found.push({ worth, parts: [...parts] })
+      if (found.length > 6 * JUDGED) {
+        found.sort((a, b) => b.worth - a.worth)
+        found.length = 2 * JUDGED
+      }
+      return
+    }
+    for (const way of ways[i] ?? []) {
+      const isTrain = slot.purpose.kind === 'train' && way.config >= 0
+      if (isTrain && trained + 1 > model.mostTrained) continue
+      parts.push(way)
+      walk(i + 1, parts, worth + way.worth, seconds + way.seconds, trained + (isTrain ? 1 : 0))
+      parts.pop()
+    }
+  }
+  walk(0, [], 0, 0, 0)
+  if (found.length === 0) found.push({ worth: 0, parts: ways.map((w) => shortest(w)) })
+  found.sort((a, b) => b.worth - a.worth)
+  return found.slice(0, JUDGED).map((f) => f.parts)
+}
+
+function shortest(ways: readonly Filled[]): Filled {
+  return ways.reduce((a, b) => (b.seconds < a.seconds ? b : a))
+}
+
+/** The same state with one slot run another way. */
+export function withSlot(state: State, slot: number, config: number, option: readonly number[]): State {
+  return {
+    config: state.config.map((c, i) => (i === slot ? config : c)),
+    option: state.option.map((o, i) => (i === slot ? option : o)),
+  }
+}

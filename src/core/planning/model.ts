@@ -1,0 +1,124 @@
+import type { Brief } from '../classes/brief'
+import { usedFor } from '../practice/ask'
+import type { Library } from '../practice/library'
+import { isOpenTo } from '../readiness/allowed'
+import { knownFor, type Planned } from './known'
+import type { Option } from './option'
+import { optionsFor, shortlists } from './options'
+import { purposesOf, type Purpose } from './purposes'
+import { configsOf, frameOf, mostSeconds, type Config, type Frame } from './skeleton'
+import { variantsOf, type Variant } from './variants'
+
+/** A block that a class may have: ways of running it, and what everybody may do in it. */
+export type Slot = {
+  readonly purpose: Purpose
+  readonly configs: readonly Config[]
+  /** By person. */
+  readonly options: readonly (readonly Option[])[]
+}
+
+/** A warm-up drill or counterpose as time is reckoned with it. */
+export type Piece = {
+  readonly id: string
+  readonly leastS: number
+  readonly usualS: number
+  /** To how many it is closed: others are taken first. */
+  readonly closedTo: number
+}
+type WarmBlock = {
+  readonly id: string
+  readonly leastS: number
+  readonly drills: readonly string[]
+  readonly must: readonly { readonly n: number; readonly from: readonly string[] }[]
+}
+
+/** Everything that the search needs, as plain values: it goes to a worker and the same comes back for the same brief. */
+export type Model = {
+  readonly minutes: number
+  readonly strengthFirst: boolean
+  /** Order of the working blocks by purpose, where it is fixed by hand. */
+  readonly order: readonly string[] | null
+  readonly frame: Frame
+  readonly variants: readonly Variant[]
+  readonly people: readonly Planned[]
+  /** By person: the shares of what they lack, in the order of their list. */
+  readonly shares: readonly (readonly number[])[]
+  readonly slots: readonly Slot[]
+  readonly bays: number
+  readonly open: number
+  readonly stock: Readonly<Record<string, number>>
+  readonly helpers: readonly { readonly id: string; readonly trained: readonly string[] }[]
+  /** Seconds that all conditioning together may take. */
+  readonly trainMostS: number
+  readonly mostTrained: number
+  /** What people do while they settle: it prepares too. */
+  readonly settled: readonly string[]
+  readonly warmups: readonly WarmBlock[]
+  readonly pieces: Readonly<Record<string, Piece>>
+  readonly counterposes: readonly (Piece & { readonly instead: string | null })[]
+  /** Which warm-up bit is the rehearsal of the way out: a block of its own. */
+  readonly wayOut: number
+}
+
+/** The model of a class: hard rules are left out of the options, so that nothing closed can be chosen. */
+export function buildModel(practice: Library, brief: Brief): Model {
+  const variants = variantsOf(practice)
+  const people = brief.people.filter((p) => !brief.fixed.out.includes(p.studentId))
+  const known = people.map((p) => knownFor(practice, brief, p))
+  const slots = purposesOf(practice, brief, variants).map((purpose): Slot => {
+    const configs = configsOf(purpose.kind, brief.aim, brief.minutes)
+    const fixed = brief.fixed.lengths[purpose.id]
+    const kept = fixed ? configs.filter((c) => c.sets === fixed.sets && c.waves === fixed.waves) : []
+    const every = known.map((k) => optionsFor(practice, { brief, known: k, purpose }, variants))
+    const options = shortlists(variants, every)
+    // A block whose length the teacher fixed is never dropped for another.
+    if (kept.length > 0) return { purpose: { ...purpose, needed: true }, configs: kept, options }
+    return { purpose, configs, options }
+  })
+  const closedTo = (load: Variant['load']): number =>
+    people.filter((p) => !isOpenTo({ caps: p.limits, answered: p.answered }, load)).length
+  return {
+    minutes: brief.minutes,
+    strengthFirst: brief.strengthFirst,
+    order: brief.fixed.order,
+    frame: frameOf(brief.minutes),
+    variants,
+    people: known.map((k) => k.planned),
+    shares: known.map((k) => Object.values(k.planned.lacks)),
+    slots: slots.filter((s) => s.configs.length > 0),
+    bays: brief.room.bays.length,
+    open: brief.room.open,
+    stock: stockOf(brief),
+    helpers: brief.helpers,
+    trainMostS: mostSeconds('train', brief.aim, brief.minutes),
+    // A class of strength alone has the minutes for it.
+    mostTrained: brief.aim.kind === 'strength' ? 4 : 2,
+    settled: usedFor(practice, 'settle'),
+    warmups: practice.warmups.map(({ id, least, minutes, drills, must }) => ({
+      ...{ id, drills, must },
+      leastS: Math.round((least ?? minutes) * 60),
+    })),
+    pieces: Object.fromEntries(
+      practice.drills.map(({ id, minutes, load }) => [
+        id,
+        { id, leastS: Math.max(60, minutes * 30), usualS: minutes * 60, closedTo: closedTo(load) },
+      ]),
+    ),
+    counterposes: practice.counterposes.map(({ id, minutes, instead, load, drills }) => ({
+      id,
+      leastS: 30,
+      usualS: minutes * 60,
+      closedTo:
+        closedTo(load) +
+        drills.reduce((n, d) => n + closedTo(practice.drills.find((x) => x.id === d)?.load ?? {}), 0),
+      instead: instead ?? null,
+    })),
+    wayOut: practice.warmups.findIndex((w) => w.id === 'WU-fall'),
+  }
+}
+
+function stockOf({ cupboard }: Brief): Record<string, number> {
+  const sums: Record<string, number> = {}
+  for (const { kind, count } of cupboard.lines) sums[kind] = (sums[kind] ?? 0) + count
+  return sums
+}

@@ -1,0 +1,142 @@
+import type { Brief, BriefPerson } from '../classes/brief'
+import { changeOn, type Change } from '../classes/change'
+import type { OverrideReason } from '../classes/override'
+import { leastSeconds } from '../practice/dose'
+import type { Known } from './known'
+import type { Purpose } from './purposes'
+import { turnHold, turnReps, type Variant } from './variants'
+
+/** What somebody may do in a block, with what it asks of the room and what it is worth to them. */
+export type Option = {
+  /** Which variant, by its place in the model. */
+  readonly v: number
+  /** How well it fits: 1 the stage they work at, less the further from it. */
+  readonly fit: number
+  /** Price of standing outside the purpose though something of it is open. */
+  readonly outside: number
+  /** A first kick: a helper stands beside, and it takes more of an eye. */
+  readonly first: boolean
+  readonly helper: boolean
+  readonly points: number
+  /** Bays that will do, as bits; 0 where it needs none. */
+  readonly bays: number
+  readonly openFloor: boolean
+  readonly holdS: number | null
+  /** How many in one turn, on each side. */
+  readonly reps: number
+  readonly mostTurns: number
+  readonly change: Change | null
+  readonly override: OverrideReason | null
+  readonly inPlace: boolean
+  /** Price of having done it in the last classes. */
+  readonly again: number
+}
+
+/** Whose option in which block. */
+export type Asked = { readonly brief: Brief; readonly known: Known; readonly purpose: Purpose }
+
+/** Seconds at work in a turn of each kind of block. */
+const WORK_S: Readonly<Record<Purpose['kind'], number>> = {
+  skill: 40,
+  support: 40,
+  peak: 60,
+  train: 40,
+  ease: 540,
+}
+
+const GENTLE_FIT = 0.3
+const FIRST_POINTS = 4
+const STRAIGHT_CM = 120
+
+/** A variant for somebody with its room, helper, hold and turns; null where a hard rule leaves no way. */
+export function optionOf(
+  { brief, known, purpose }: Asked,
+  variant: Variant,
+  v: number,
+  fit: number,
+): Option | null {
+  const { person, held } = known
+  const first = variant.kick && !held.has(variant.id)
+  const helper = first || variant.helped
+  const outside = variant.tries > 0 && purpose.kind !== 'peak'
+  if (outside) return null
+  const change = changeFor(known, variant)
+  const mostTurns = turnsLeft(person, variant, change)
+  if (mostTurns < 1 || (helper && person.touch === 'no') || !hasRoom(brief, variant)) return null
+  const workS = WORK_S[purpose.kind]
+  const holdS = turnHold(variant, {
+    breathS: person.breathS,
+    mostSeconds: change?.mostSeconds ?? null,
+    workS,
+  })
+  const gentle = variant.gentle && purpose.kind !== 'ease'
+  return {
+    ...{ v, outside: 0, first, helper, holdS, mostTurns, change, inPlace: false },
+    fit: (gentle ? Math.min(fit, GENTLE_FIT) : fit) * wholeOf(variant, holdS, change),
+    points: first ? FIRST_POINTS : variant.points,
+    bays: atWall(variant) ? baysFor(brief, variant) : 0,
+    openFloor: variant.stands === 'open',
+    reps: turnReps(variant, { share: change?.share ?? 1, workS, holdS }),
+    override: lookedAt(known, variant),
+    again: againOf(known, variant),
+  }
+}
+
+function changeFor({ person, changes }: Known, variant: Variant): Change | null {
+  const before = changes.get(variant.id)
+  if (before !== undefined) return before
+  const change = changeOn(variant, { caps: person.limits })
+  changes.set(variant.id, change)
+  return change
+}
+
+function atWall({ stands }: Variant): boolean {
+  return stands === 'wall' || stands === 'corner'
+}
+
+function hasRoom(brief: Brief, variant: Variant): boolean {
+  if (atWall(variant) && baysFor(brief, variant) === 0) return false
+  if (variant.stands === 'open' && brief.room.open < 1) return false
+  return variant.bill.every(
+    ({ kind, count }) =>
+      brief.cupboard.lines.filter((l) => l.kind === kind).reduce((sum, l) => sum + l.count, 0) >= count,
+  )
+}
+
+/** Bays that are wide enough: a straight line goes into any that the teacher drew, a straddle wants its two metres. */
+function baysFor({ room }: Brief, { widthCm, stands }: Variant): number {
+  return room.bays.reduce(
+    (mask, bay, i) =>
+      (widthCm <= STRAIGHT_CM || bay.widthCm >= widthCm) && (stands !== 'corner' || bay.corner)
+        ? mask | (1 << i)
+        : mask,
+    0,
+  )
+}
+
+/** Turns that the caps of attempts leave, their own, the stage's and what a limit leaves of them. */
+export function turnsLeft(
+  person: Pick<BriefPerson, 'mostAttempts'>,
+  { tries, cap }: Variant,
+  change: Change | null,
+): number {
+  if (tries === 0) return Infinity
+  return Math.floor(Math.floor(Math.min(person.mostAttempts, cap) * (change?.share ?? 1)) / tries)
+}
+
+/** A hold that the turn cuts below what it is done for is worth so much less; what a limit cuts is not held against it. */
+function wholeOf({ dose }: Variant, holdS: number | null, change: Change | null): number {
+  const least = Math.min(leastSeconds(dose), change?.mostSeconds ?? Infinity)
+  return holdS === null || least === 0 ? 1 : Math.min(1, holdS / least)
+}
+
+/** The reason for which the teacher lets somebody go above what is recorded, on the stage it was given for. */
+function lookedAt({ person }: Known, { id, family }: Variant): OverrideReason | null {
+  const reach = family === null ? undefined : person.families[family]
+  return reach?.targetId === id && reach.looked?.answer === 'override' ? reach.looked.reason : null
+}
+
+function againOf({ person: { recent } }: Known, { id }: Variant): number {
+  if (recent[0]?.includes(id)) return 1
+  return recent[1]?.includes(id) ? 0.5 : 0
+}

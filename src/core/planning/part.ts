@@ -1,0 +1,82 @@
+import type { Model, Slot } from './model'
+import type { Option } from './option'
+import { secondsOf, type Config } from './skeleton'
+import { COUNTED_KINDS } from '../props/stock'
+import { workSeconds } from './variants'
+import { FLOOR_DOSE, PEAK_DOSE, WANTED_REST_S, WEIGHTS } from './weights'
+
+/** What bears on other blocks, as bits: work on the nape, weight on the head, tries, falls, what never stands just before tries. */
+export const [NAPE, HEAD, TRIES, FALLS, JUST_BEFORE] = [1, 2, 4, 8, 16] as const
+
+/** What one person's version brings to a block and asks of it: worked out once, since it does not depend on the others. */
+export type Part = {
+  readonly option: Option
+  readonly v: number
+  readonly turns: number
+  /** 0 to 1.1, for what is short. */
+  readonly dose: number
+  /** Seconds at work in all their turns. */
+  readonly workS: number
+  /** Points of tiers 0 to 7: same purpose, practice, fair share, moves, variety; in one typed row, since it is summed often. */
+  readonly points: Float64Array
+  /** How many of each kind, by `COUNTED_KINDS`. */
+  readonly byKind: readonly number[]
+  readonly setupS: number
+  readonly warm: number
+  readonly owes: number
+  /** Joints that it tires most, as bits. */
+  readonly heavy: number
+  readonly shoulder: number
+  readonly marks: number
+  /** What it covers of each of their lacks, in the order of their list. */
+  readonly covers: readonly number[]
+}
+
+/** What is stayed in so long has done all it does, s. */
+const FULL_EASE_S = 360
+
+/** What one version brings. */
+export function partOf(model: Model, slot: Slot, config: Config, person: number, option: Option): Part {
+  const { kind } = slot.purpose
+  const variant = model.variants[option.v]
+  const someone = model.people[person]
+  if (!variant || !someone) throw new Error('an option of nobody')
+  const table = kind === 'peak' ? PEAK_DOSE : FLOOR_DOSE
+  const turns = Math.min(config.sets, option.mostTurns)
+  const dose =
+    kind === 'ease'
+      ? Math.min(1, config.workS / FULL_EASE_S)
+      : (table[Math.min(turns, table.length - 1)] ?? 0)
+  const idle = secondsOf(config, false) - turns * (config.workS + WANTED_REST_S)
+  const pieces = variant.bill.reduce((sum, b) => sum + b.count, 0)
+  const atWall = kind === 'peak' && option.bays > 0 && !variant.rig
+  const flag = (on: boolean, bit: number): number => (on ? bit : 0)
+  return {
+    ...{ option, v: option.v, turns, dose, warm: variant.warm, owes: variant.owes },
+    workS: turns * Math.min(config.workS, workSeconds(variant, option)),
+    points: Float64Array.of(
+      0,
+      (WEIGHTS.waitingMinute * Math.max(0, idle)) / 60 - option.outside,
+      WEIGHTS[kind] * someone.weight * option.fit * dose + (option.first ? WEIGHTS.firstTry : 0),
+      (atWall ? WEIGHTS.wallTurn + WEIGHTS.wallDebt * someone.waited.wall : 0) +
+        (option.helper ? WEIGHTS.helpDebt * someone.waited.help : 0),
+      WEIGHTS.piece * pieces + (variant.rig ? WEIGHTS.rig : 0),
+      0,
+      variant.kind === 'stage' ? 0 : WEIGHTS.again * option.again,
+      0,
+    ),
+    byKind: COUNTED_KINDS.map((k) => variant.bill.reduce((sum, b) => sum + (b.kind === k ? b.count : 0), 0)),
+    setupS: 10 * pieces + (variant.rig ? 60 : 0),
+    heavy: variant.tires.reduce((mask, t, j) => (t >= 3 ? mask | (1 << j) : mask), 0),
+    shoulder: variant.tires[0] ?? 0,
+    marks:
+      flag((variant.load.NF ?? 0) >= 2, NAPE) |
+      flag((variant.load.HB ?? 0) >= 1, HEAD) |
+      flag(variant.tries > 0, TRIES) |
+      flag((variant.load.FR ?? 0) >= 2, FALLS) |
+      flag(variant.justBefore, JUST_BEFORE),
+    covers: Object.keys(someone.lacks).map(
+      (c) => ((variant.trains[c as keyof typeof variant.trains] ?? 0) / 3) * dose,
+    ),
+  }
+}

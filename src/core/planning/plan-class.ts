@@ -1,0 +1,60 @@
+import type { Brief } from '../classes/brief'
+import { CLASS_MINUTES } from '../classes/craft'
+import type { Plan } from '../classes/plan'
+import type { Library } from '../practice/library'
+import { ok, refused, type Result } from '../result'
+import { firstPlans, type Found } from './first-plan'
+import { improve, searchCount } from './improve'
+import { buildModel, type Model } from './model'
+import { writePlan } from './write'
+
+export type PlanRefusal =
+  | { readonly code: 'too-few-people'; readonly people: number; readonly least: number }
+  | {
+      readonly code: 'minutes-out-of-range'
+      readonly minutes: number
+      readonly min: number
+      readonly max: number
+    }
+  | { readonly code: 'no-minutes-left'; readonly shortS: number }
+
+/** A class plan needs company: pairs and waves make no sense below this. */
+const LEAST_PEOPLE = 3
+
+/** A plan with what it was searched in, so that the search can go on from it. */
+export type Planned = { readonly plan: Plan; readonly model: Model; readonly found: Found }
+
+/** The model of a class and its first plans; refused where no plan can be made at all. */
+export function startsFor(
+  practice: Library,
+  brief: Brief,
+): Result<{ model: Model; starts: readonly Found[] }, PlanRefusal> {
+  const people = brief.people.filter((p) => !brief.fixed.out.includes(p.studentId)).length
+  if (people < LEAST_PEOPLE) return refused({ code: 'too-few-people', people, least: LEAST_PEOPLE })
+  const { minutes } = brief
+  if (!(minutes >= CLASS_MINUTES.min && minutes <= CLASS_MINUTES.max))
+    return refused({ code: 'minutes-out-of-range', minutes, ...CLASS_MINUTES })
+  const model = buildModel(practice, brief)
+  const starts = firstPlans(model)
+  return ok({ model, starts })
+}
+
+/** How far the first plan is bettered at once: short enough that nobody waits for it. */
+const AT_ONCE = 1000
+
+/** A first plan at once. */
+export function planClass(practice: Library, brief: Brief, count = AT_ONCE): Result<Planned, PlanRefusal> {
+  const started = startsFor(practice, brief)
+  if (!started.ok) return started
+  const { model, starts } = started.value
+  const found = improve(model, starts, count)
+  if (!found) return refused({ code: 'no-minutes-left', shortS: 0 })
+  if (!found.outcome.isLegal && found.outcome.leftS < 0)
+    return refused({ code: 'no-minutes-left', shortS: -found.outcome.leftS })
+  return ok({ plan: writePlan(model, brief, found), model, found })
+}
+
+/** The best that the whole search finds. */
+export function bestPlan(practice: Library, brief: Brief): Result<Planned, PlanRefusal> {
+  return planClass(practice, brief, searchCount(brief.people.length))
+}

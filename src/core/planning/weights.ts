@@ -1,0 +1,39 @@
+/** What the planner aims at, in points: published weights, the heaviest aim first (docs/method/planning.md). */
+export const WEIGHTS = {
+  /** Everybody works, at the same purpose. */
+  waitsThrough: -25,
+  sameTwice: -4,
+  waitingMinute: -0.15,
+  /** Practice at one's own next step, and what is short. */
+  peak: 40,
+  skill: 8,
+  support: 4,
+  ease: 10,
+  train: 3,
+  lacks: 20,
+  firstTry: 4,
+  /** Fair shares. */
+  wallTurn: 0.5,
+  wallDebt: 3,
+  helpDebt: 2,
+  /** Few moves, few versions, something new, minutes used. */
+  piece: -0.4,
+  rig: -1,
+  keptPiece: 0.4,
+  version: -1.5,
+  again: -1,
+  changeoverMinute: -0.5,
+  unusedMinute: -0.2,
+  /** What breaks a hard rule costs so much that it never pays. */
+  broken: -60,
+  overMinute: -25,
+} as const
+
+/** What the first, second… turn of the peak adds up to, and of a floor block. */
+export const PEAK_DOSE = [0, 0.5, 0.78, 0.93, 1] as const
+export const FLOOR_DOSE = [0, 0.4, 0.65, 0.85, 1, 1.1] as const
+
+/** Rest that people want after a turn, s (class-craft.md 9). */
+export const WANTED_REST_S = 75
+/** What has been warmed stays warm so long, s (drills-and-checks.md D). */
+export const WARM_FOR_S = 1800

@@ -1,0 +1,44 @@
+import type { Brief } from '../classes/brief'
+import type { Doing, Work } from '../classes/plan'
+import { timeWords } from './dose'
+import { count } from './number'
+
+/** A hold that usually lasts so long is stayed in, whatever the turns, s. */
+const STAYS_S = 120
+
+/**
+ * What somebody does in their turns: `3 turns: 2 tries of 15 s at most, each side.`
+ * @param doing theirs in a block
+ * @param usualS how long it is usually held, s
+ */
+export function describeTurns(doing: Doing, usualS = 0): string {
+  const { turns, reps, holdS, sides, tries } = doing
+  if (turns === 0) return ''
+  if (usualS >= STAYS_S && tries === 0 && !sides) return 'Stay in it as long as it is good.'
+  const hold = holdS === null ? '' : timeWords(holdS)
+  const what = tries > 0 ? count(reps, 'try', 'tries') : holdS === null || reps > 1 ? count(reps, 'time') : ''
+  const once = what !== '' && hold !== '' ? `${what} ${hold}${tries > 0 ? ' at most' : ''}` : what + hold
+  return `${count(turns, 'turn')}: ${once}${sides ? ', each side' : ''}.`
+}
+
+/** How a block runs: `3 sets in 2 waves, 60 s up, 20 s to change.` */
+export function describeRun({ sets, waves, workS, gapS, kind }: Work): string {
+  if (kind === 'ease') return `${Math.round(workS / 60)} min in it`
+  const gap = waves > 1 ? `${gapS} s to change` : `${gapS} s rest`
+  return `${count(sets, 'set')}${waves > 1 ? ` in ${waves} waves` : ''}, ${workS} s up, ${gap}`
+}
+
+/** Whether a place is used in turns: a bay or the open floor, not somebody's own mat. */
+export function isShared(place: string | null, room: Brief['room'] | undefined): boolean {
+  return place !== null && room?.mats?.some((m) => m.id === place) !== true
+}
+
+/** Where somebody is: `bay 2`, `open floor`, `mat 4`, counted as they are drawn; empty where the room is not. */
+export function placeName(place: string | null, room: Brief['room'] | undefined): string {
+  if (place === null) return ''
+  if (place === 'open') return 'open floor'
+  const bay = room?.bays.findIndex((b) => b.id === place) ?? -1
+  if (bay >= 0) return `bay ${bay + 1}`
+  const mat = room?.mats?.findIndex((m) => m.id === place) ?? -1
+  return mat >= 0 ? `mat ${mat + 1}` : place.replace('-', ' ')
+}

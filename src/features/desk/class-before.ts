@@ -1,0 +1,35 @@
+import 'server-only'
+import type { BriefPerson } from '@/core/classes/brief'
+import { doingsOf } from '@/core/classes/plan'
+import { wentWithout } from '@/core/classes/without'
+import type { Day } from '@/core/day'
+import { classLines } from '@/db/classes'
+import { planOf } from '@/db/plans'
+import type { Context } from '../context'
+
+/** Classes looked back at: who waited there is owed a turn, what was done there is not done again at once. */
+const LOOKED_BACK = 2
+const LISTED = 8
+
+/** What somebody's last classes leave for this one. */
+type Before = Pick<BriefPerson, 'waited' | 'recent'>
+
+/** The last two planned classes before a day, read once for everybody. */
+export function beforeClass({ scope, health }: Context, day: Day): (studentId: string) => Before {
+  const plans = classLines(scope, day, LISTED)
+    .lines.filter((c) => c.planned)
+    .slice(0, LOOKED_BACK)
+    .flatMap((c) => planOf(scope, health.key, c.id) ?? [])
+  const without = plans.map(({ plan, brief }) => wentWithout(plan, brief))
+  return (studentId) => ({
+    waited: {
+      wall: without.filter((w) => w.wall.includes(studentId)).length,
+      help: without.filter((w) => w.help.includes(studentId)).length,
+    },
+    recent: plans.map(({ plan }) =>
+      plan.blocks
+        .flatMap(doingsOf)
+        .flatMap((d) => (d.studentId === studentId && d.variantId?.startsWith('DR-') ? [d.variantId] : [])),
+    ),
+  })
+}

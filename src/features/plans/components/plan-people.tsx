@@ -1,0 +1,43 @@
+import { Text } from '@mantine/core'
+import { Figure } from '@/ui/figure/figure'
+import type { DoingView } from '../doing-view'
+import type { PlanView } from '../plan-queries'
+import { ByBlock } from './by-block'
+
+/** The same hour person by person: what each does in every block, why, and how fresh their arms are by then. */
+export function PlanPeople({ plan }: { plan: PlanView }) {
+  const works = plan.blocks.filter((b) => b.doings.length > 0)
+  return (
+    <ByBlock
+      label="Person by person"
+      minWidth={760}
+      of="Name"
+      works={works}
+      rows={(works[0]?.doings ?? []).map(({ studentId, name }) => ({
+        key: studentId,
+        name,
+        cell: (b) => (
+          <Cell
+            doing={b.doings.find((d) => d.studentId === studentId)}
+            percent={plan.freshness[studentId]?.find((a) => a.purpose === b.purpose)?.percent ?? 100}
+          />
+        ),
+      }))}
+    />
+  )
+}
+
+function Cell({ doing, percent }: { doing: DoingView | undefined; percent: number }) {
+  if (!doing) return null
+  return (
+    <>
+      {doing.picture ? <Figure picture={doing.picture} height={48} /> : null}
+      <Text fw={600}>{doing.what}</Text>
+      <Text size="sm">{[doing.place, doing.dose, doing.changed].filter((t) => t !== '').join(' ')}</Text>
+      <Text size="sm">{doing.why}</Text>
+      <Text size="sm" c="dimmed">
+        Arms {percent} % fresh
+      </Text>
+    </>
+  )
+}

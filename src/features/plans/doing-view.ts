@@ -1,0 +1,146 @@
+import 'server-only'
+import { cueFor, type InForce } from '@/core/approaches/effects'
+import type { Brief, BriefPerson } from '@/core/classes/brief'
+import type { Doing, Work } from '@/core/classes/plan'
+import type { Picture } from '@/core/figure/picture'
+import { pictureFor } from '@/core/figure/picture-of'
+import { isTry } from '@/core/practice/ask'
+import { findById } from '@/core/practice/find'
+import type { Library } from '@/core/practice/library'
+import type { Drill, Family, Stage } from '@/core/practice/schema'
+import { barsStage } from '@/core/screening/stage-limits'
+import { describeTouch } from '@/core/words/floor'
+import { count } from '@/core/words/number'
+import { describeChange, NOTHING_OPEN } from '@/core/words/plan'
+import { propNoun } from '@/core/words/setup'
+import { describeWhy } from '@/core/words/why'
+import { describeTurns, isShared, placeName } from '@/core/words/turns'
+import { anyBody, bodyOfStudent } from '../body'
+import type { Context } from '../context'
+import { ownNumbers } from '../desk/hand-numbers'
+import type { People } from '../desk/people'
+
+export type DoingView = {
+  studentId: string
+  variantId: string | null
+  name: string
+  what: string
+  cue: string
+  /** Their own turns, by breath and limits. */
+  dose: string
+  /** How a limit changes it; empty where none does, or on a private screen. */
+  changed: string
+  /** What places hands and props for this body; empty without a height. */
+  numbers: string
+  props: string
+  place: string
+  /** At the wall or on the open floor, which somebody else may need after them. */
+  shared: boolean
+  wave: number
+  /** Who stands beside them; empty where nobody needs to. */
+  helper: string
+  /** What they do while others are up; empty where nobody waits. */
+  waiting: string
+  /** The way out, said before anybody goes up. */
+  exit: string
+  /** Why this version for them. */
+  why: string
+  override: boolean
+  /** On their own body. */
+  picture: Picture | null
+}
+/** What the words of a plan are made from. */
+export type View = {
+  readonly ctx: Context
+  readonly brief: Brief | null
+  readonly people: People
+  readonly families: readonly Family[]
+  readonly helperName: (id: string) => string
+  /** The ways in force for somebody in this class. */
+  readonly waysOf: (studentId: string) => InForce
+}
+
+/** A drill, or a shape to rest in, as it is told. */
+type Done = Pick<Drill, 'id' | 'name' | 'lookFor' | 'dose'>
+
+/** A stage, a drill or a counterpose by its id. */
+export function taughtBy(practice: Library, id: string | null): { stage: Stage | null; drill: Done | null } {
+  const rest = practice.counterposes.find((c) => c.id === id)
+  const seconds = Math.round((rest?.minutes ?? 0) * 60)
+  return {
+    stage: practice.stages.find((s) => s.id === id) ?? null,
+    drill:
+      practice.drills.find((d) => d.id === id) ??
+      (rest
+        ? {
+            ...rest,
+            lookFor: rest.do,
+            dose: { seconds: { value: seconds, min: seconds, max: seconds }, perSide: false },
+          }
+        : null),
+  }
+}
+
+/** What one person does in a block, in words, with its figure on their own body. */
+export function doingView(doing: Doing, block: Work, view: View): DoingView {
+  const { practice, studio } = view.ctx
+  const { studentId, variantId } = doing
+  const { stage, drill } = taughtBy(practice, variantId)
+  const body = bodyOfStudent(view.people.students.get(studentId))
+  const what = stage ?? drill
+  return {
+    ...{ studentId, variantId, wave: doing.wave, override: doing.override !== null },
+    name: view.people.nameOf(studentId),
+    what: what?.name ?? NOTHING_OPEN,
+    cue: stage ? cueFor(practice, view.waysOf(studentId), stage) : (drill?.lookFor ?? ''),
+    dose: describeTurns(doing, usualSeconds(block, what)),
+    changed: changedWords(doing, view),
+    numbers: ownNumbers(view.ctx, body, doing.setupId, view.waysOf(studentId)),
+    props: doing.props.map(({ kind, count: n }) => count(n, ...propNoun(kind, studio))).join(', '),
+    place: placeName(doing.place, view.brief?.room),
+    shared: isShared(doing.place, view.brief?.room),
+    helper: doing.helper === null ? '' : view.helperName(doing.helper),
+    waiting: block.waves > 1 && doing.waiting !== null ? findById(practice.drills, doing.waiting).name : '',
+    why: whyWords(doing, block, view),
+    exit: practice.exits.find((e) => e.id === stage?.exits[0])?.name ?? '',
+    picture: variantId === null ? null : pictureFor(practice, variantId, body ?? anyBody()),
+  }
+}
+
+/** How long it is usually held, s; in a block of ease everything is stayed in. */
+function usualSeconds({ kind }: Work, what: Pick<Drill, 'dose'> | null): number | undefined {
+  return kind === 'ease' ? Infinity : what?.dose.seconds?.value
+}
+
+function whyWords(doing: Doing, { purpose }: Work, { ctx: { practice, privacy }, brief }: View): string {
+  const person = brief?.people.find((p) => p.studentId === doing.studentId)
+  return person ? describeWhy(practice, person, doing, purpose, privacy.hidden) : ''
+}
+
+/** How limits and consent change it; limits are left out on a private screen. */
+function changedWords({ studentId, change }: Doing, { ctx: { privacy }, brief }: View): string {
+  const person = brief?.people.find((p) => p.studentId === studentId)
+  const words = [describeTouch(person?.touch ?? 'ask'), privacy.hidden ? '' : describeChange(change)]
+  return words.filter((t) => t !== '').join(' ')
+}
+
+export type VersionChoice = { id: string; label: string; allowed: boolean }
+
+/** What a teacher may give somebody by hand: what a Stop bars is no choice at all. */
+export function choicesFor(
+  practice: Library,
+  person: BriefPerson | undefined,
+  families: readonly Family[],
+  skill: boolean,
+): VersionChoice[] {
+  const limits = { caps: person?.limits ?? [] }
+  const open = new Set(Object.values(person?.families ?? {}).flatMap((reach) => reach.open))
+  return practice.stages
+    .filter((s) => families.includes(s.family) && !barsStage(practice, limits, s))
+    .filter(({ load }) => !skill || !isTry(load))
+    .map((s) => ({
+      id: s.id,
+      label: `${s.name}${open.has(s.id) ? '' : ' · above what is recorded'}`,
+      allowed: open.has(s.id),
+    }))
+}

@@ -1,0 +1,95 @@
+'use client'
+
+import { Button, Group, Progress, SegmentedControl, Text, Title } from '@mantine/core'
+import { formatClock } from '@/core/units'
+import classes from './teach-screen.module.css'
+import { LOUDNESS } from './use-bell'
+
+type ClockProps = { title: string; part: string; leftS: number; through: number; paused: boolean }
+
+/** What is on and how long it still is, in sight while the people scroll. */
+export function ClassClock({ title, part, leftS, through, paused }: ClockProps) {
+  return (
+    <div className={classes.clock}>
+      <Group justify="space-between" align="flex-end" wrap="nowrap">
+        <div>
+          <Text c="dimmed">{part}</Text>
+          <Title order={2} fz={{ base: 26, sm: 34 }}>
+            {title}
+          </Title>
+        </div>
+        <Text
+          fz={{ base: 44, sm: 72 }}
+          fw={650}
+          lh={1}
+          role="timer"
+          aria-label={paused ? 'Time left in this block, paused' : 'Time left in this block'}
+          style={{ fontVariantNumeric: 'tabular-nums' }}
+        >
+          {formatClock(leftS)}
+        </Text>
+      </Group>
+      <Progress value={Math.min(100, through * 100)} aria-label="How far through this block" />
+    </div>
+  )
+}
+
+type HandsProps = {
+  paused: boolean
+  loudness: string
+  setLoudness: (value: string) => void
+  /** Empty while the class keeps its time. */
+  late: string
+  /** What gives for it, a line a block. */
+  gives: readonly string[]
+  onPause: () => void
+  onMore: () => void
+  onLate: () => void
+}
+
+/** Hands on the clock: pause, a minute more, and what gives when the class runs late. */
+export function ClockHands({
+  paused,
+  loudness,
+  setLoudness,
+  late,
+  gives,
+  onPause,
+  onMore,
+  onLate,
+}: HandsProps) {
+  return (
+    <>
+      <Group gap="sm">
+        <Button size="md" mih={48} variant={paused ? 'filled' : 'default'} onClick={onPause}>
+          {paused ? 'Go on' : 'Pause'}
+        </Button>
+        <Button size="md" mih={48} variant="default" disabled={paused} onClick={onMore}>
+          A minute more
+        </Button>
+        <SegmentedControl
+          aria-label="Bell at each change of turns"
+          data={[...LOUDNESS]}
+          value={loudness}
+          onChange={setLoudness}
+          size="md"
+        />
+      </Group>
+      {late === '' ? null : (
+        <div role="status" className={classes.late}>
+          <Text fw={650}>{late}.</Text>
+          {gives.length > 0 ? (
+            <>
+              <Text>To end in time: {gives.join('; ')}. Rest keeps its five minutes.</Text>
+              <Button size="md" mih={48} mt="xs" variant="default" onClick={onLate}>
+                Shorten it so
+              </Button>
+            </>
+          ) : (
+            <Text>Nothing is left to shorten: end a little later, or say so.</Text>
+          )}
+        </div>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,46 @@
+'use client'
+
+import { useEffect, useRef } from 'react'
+import { useKept } from '@/device/use-log'
+
+/** How loud a bell is, 0 to 1; none at first, since some rooms want quiet. */
+export const LOUDNESS = [
+  { value: '0', label: 'Quiet' },
+  { value: '0.15', label: 'Soft bell' },
+  { value: '0.6', label: 'Loud bell' },
+] as const
+
+const HIGH_HZ = 880
+const LOW_HZ = 587
+const RING_S = 0.7
+
+/** Rings when the phase of a turn changes: high for up, low for down. Sound begins with a tap, as browsers ask. */
+export function useBell(phase: string): { loudness: string; setLoudness: (value: string) => void } {
+  const [{ loudness }, keep] = useKept('bell', { loudness: '0' })
+  const audio = useRef<AudioContext | null>(null)
+  const before = useRef(phase)
+  const ring = (hz: number, volume: number): void => {
+    audio.current ??= new AudioContext()
+    const { current: context } = audio
+    const tone = context.createOscillator()
+    const gain = context.createGain()
+    tone.frequency.value = hz
+    gain.gain.setValueAtTime(volume, context.currentTime)
+    gain.gain.exponentialRampToValueAtTime(0.001, context.currentTime + RING_S)
+    tone.connect(gain).connect(context.destination)
+    tone.start()
+    tone.stop(context.currentTime + RING_S)
+  }
+  useEffect(() => {
+    if (before.current === phase) return
+    before.current = phase
+    if (phase !== '' && Number(loudness) > 0) ring(phase.endsWith('up') ? HIGH_HZ : LOW_HZ, Number(loudness))
+  }, [phase, loudness])
+  return {
+    loudness,
+    setLoudness: (value) => {
+      keep({ loudness: value })
+      if (Number(value) > 0) ring(HIGH_HZ, Number(value))
+    },
+  }
+}

@@ -1,0 +1,68 @@
+'use server'
+
+import { z } from 'zod'
+import { doingsOf } from '@/core/classes/plan'
+import { stampFields } from '@/core/facts/stamp'
+import { leavesFloor } from '@/core/readiness/gate'
+import { SEEN, tapOf } from '@/core/teaching/outcome'
+import { eventsOf, findClass } from '@/db/classes'
+import { action } from '../action'
+import { done, problem } from '../answer'
+import { classFile } from '../desk/class-file'
+import { keepFact } from '../facts/keep'
+import { idField } from '../fields'
+
+const tryField = z.object({
+  ...stampFields,
+  studentId: idField,
+  stageId: z.string().max(60),
+  seen: z.enum(SEEN),
+})
+/** Nobody tries more often in one class, and no class is larger. */
+const MOST = 600
+
+/**
+ * A class that was taught from paper, copied in: every try under the day of the class, all of it or nothing. A class that
+ * nobody ran on a screen is begun and ended by it, so that what it changed can be seen.
+ */
+export const enterSheet = action(
+  z.object({
+    classId: idField,
+    tries: z.array(tryField).min(1, 'Nothing is entered yet.').max(MOST),
+    ran: z.object({ from: z.object(stampFields), to: z.object(stampFields) }),
+  }),
+  (ctx, { classId, tries, ran }) => {
+    const record = findClass(ctx.scope, classId)
+    if (!record) return problem('That class is not here any more.')
+    if (record.day > ctx.clock.today) return problem('This class is still to come.')
+    const day = record.day
+    const event = { kind: 'class-event' as const, classId, day, atMs: ctx.clock.nowMs, blockIndex: 0 }
+    const doings = classFile(ctx, record)?.plan.blocks.flatMap(doingsOf) ?? []
+    const helped = new Set(
+      doings.filter((d) => d.helper !== null).map((d) => `${d.studentId} ${d.variantId ?? ''}`),
+    )
+    const unrun = eventsOf(ctx.scope, classId).length === 0
+    if (unrun) {
+      const begun = keepFact(ctx, { ...ran.from, ...event, event: 'started' })
+      if (!begun.ok) return begun
+    }
+    for (const { seen, studentId, stageId, ...stamp } of tries) {
+      const stage = ctx.practice.stages.find((s) => s.id === stageId)
+      if (!stage || !record.roster.includes(studentId))
+        return problem('Somebody or something on the sheet is not in that class any more.')
+      const kept = keepFact(ctx, {
+        ...{ ...stamp, day, kind: 'attempt', classId, studentId, stageId, ...tapOf(seen, []) },
+        // A sheet tells neither how far a kick went nor whether hands helped: the least is taken of both.
+        ...{ level: leavesFloor(stage) ? 'hop' : 'practised', setupId: null },
+        help: helped.has(`${studentId} ${stageId}`) ? 'touched' : 'alone',
+        ...{ lead: null, seconds: null, replaces: null },
+      })
+      if (!kept.ok) return kept
+    }
+    if (unrun) {
+      const over = keepFact(ctx, { ...ran.to, ...event, event: 'ended' })
+      if (!over.ok) return over
+    }
+    return done({ stored: tries.length })
+  },
+)

@@ -1,0 +1,104 @@
+import 'server-only'
+import { cueFor } from '@/core/approaches/effects'
+import type { Doing } from '@/core/classes/plan'
+import { addDays } from '@/core/day'
+import type { Picture } from '@/core/figure/picture'
+import { pictureFor } from '@/core/figure/picture-of'
+import { findById } from '@/core/practice/find'
+import { foldEvidence, type Evidence } from '@/core/readiness/evidence'
+import { toldOf } from '@/core/readiness/from-tries'
+import { leavesFloor } from '@/core/readiness/gate'
+import { likelyFaults } from '@/core/readiness/likely-faults'
+import { describeChange, NOTHING_OPEN } from '@/core/words/plan'
+import { faultName } from '@/core/words/reason'
+import { describeTurns } from '@/core/words/turns'
+import type { StudentRecord } from '@/db/students'
+import { anyBody, bodyOfStudent } from '../body'
+import type { Context } from '../context'
+import { faultAnswers } from '../desk/fault-answers'
+import { ownNumbers } from '../desk/hand-numbers'
+import type { Judge } from '../desk/judge'
+import { drillOf } from './together'
+
+/** Fault chips beside a name. */
+const CHIPS = 4
+
+export type StageBrief = {
+  /** Empty where nothing of the practice is open to them. */
+  id: string
+  /** Whether what came of it is tapped: steps are, drills are only done. */
+  taps: boolean
+  /** Where they are; empty where the room is not drawn. */
+  place: string
+  /** What they do while others are up; empty where nobody waits. */
+  waiting: string
+  /** Who stands beside them; empty where nobody needs to. */
+  helper: string
+  name: string
+  cue: string
+  /** Their own dose of it, by breath and limits. */
+  dose: string
+  /** How a limit changes it, in words; empty where none does, or on a private screen. */
+  change: string
+  /** The way out, said before anybody goes up. */
+  exit: string
+  leavesFloor: boolean
+  /** Whether a leg leads and its level is read from it; whether held seconds are read from it. */
+  leads: boolean
+  timed: boolean
+  /** Where hands and props go on this body; empty where nothing is built. */
+  numbers: string
+  /** With what to say and do when one is seen, for this person. */
+  faults: { id: string; name: string; help: string }[]
+  /** On their own body. */
+  picture: Picture | null
+}
+/** What somebody does, with the four faults that are likeliest for them. */
+export function stageBrief(
+  ctx: Context,
+  judge: Judge,
+  doing: Doing,
+  student: StudentRecord | undefined,
+  { stays, ...at }: Pick<StageBrief, 'place' | 'helper' | 'waiting'> & { stays: boolean },
+): StageBrief {
+  const { practice, privacy } = ctx
+  const change = privacy.hidden ? '' : describeChange(doing.change)
+  const drill = drillOf(practice, doing.variantId)
+  const stage = practice.stages.find((s) => s.id === doing.variantId)
+  const own = bodyOfStudent(student)
+  const body = own ?? anyBody()
+  if (!stage)
+    return {
+      ...at,
+      ...{ id: doing.variantId ?? '', taps: false, change, exit: '', leavesFloor: false, leads: false },
+      ...{
+        timed: false,
+        faults: [],
+        numbers: '',
+        dose: describeTurns(doing, stays ? Infinity : drill?.usualS),
+      },
+      name: drill?.name ?? NOTHING_OPEN,
+      cue: drill?.lookFor ?? '',
+      picture: doing.variantId === null ? null : pictureFor(practice, doing.variantId, body),
+    }
+  const answer = faultAnswers(ctx, judge, doing.studentId, stage)
+  // As of the day before: chips must not change places under the hand while a class runs.
+  const seen: Evidence = foldEvidence(judge.evidence(doing.studentId), addDays(judge.day, -1))
+  return {
+    ...at,
+    id: stage.id,
+    taps: true,
+    name: stage.name,
+    cue: cueFor(practice, judge.approaches(doing.studentId), stage),
+    dose: describeTurns(doing, stays ? Infinity : stage.dose.seconds?.value),
+    change,
+    exit: findById(practice.exits, stage.exits[0] ?? '').do,
+    leavesFloor: leavesFloor(stage),
+    ...toldOf(practice, stage.id),
+    faults: likelyFaults(stage.faults, seen, judge.day)
+      .slice(0, CHIPS)
+      .map((id) => ({ id, name: faultName(practice, id), help: answer(id) })),
+    numbers: ownNumbers(ctx, own, doing.setupId, judge.approaches(doing.studentId)),
+    picture: pictureFor(practice, stage.id, body),
+  }
+}

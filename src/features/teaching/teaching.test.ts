@@ -1,0 +1,203 @@
+import { demoWorld } from '@/core/simulate/demo'
+import { ownData, ownDevice, refusedAt, screen, seedWorld, value } from '@/testing/actions'
+
+jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
+jest.mock('next/headers', () => ({ cookies: () => Promise.resolve({ get: () => undefined }) }))
+
+const DAY = '2026-03-10'
+ownData('teaching', DAY)
+const world = demoWorld(DAY)
+const { v7, stamp } = ownDevice(51, DAY)
+const second = ownDevice(52, DAY)
+const tonight = world.classes.at(-1)?.id ?? ''
+const SHUT = { hidden: true, notesOpen: false }
+
+const load = async () => ({
+  plans: await import('../plans/actions'),
+  sheet: await import('./sheet-actions'),
+  wrap: await import('./wrap-queries'),
+  teach: await import('./queries'),
+  board: await import('./board-queries'),
+  live: await import('../facts/live'),
+  receive: (await import('../facts/receive')).receive,
+})
+let app: Awaited<ReturnType<typeof load>>
+beforeAll(async () => {
+  app = await load()
+  await seedWorld(DAY)
+  value(await app.plans.planAgain({ id: tonight, planId: v7() }))
+})
+
+const toEnter = async () => {
+  const sheet = app.wrap.sheetToEnter(await screen(), tonight)
+  if (!sheet) throw new Error('no sheet')
+  return sheet
+}
+const ran = () => ({ from: stamp(), to: stamp() })
+
+describe('a class taught from paper', () => {
+  it('refuses an empty sheet, a stranger, and a class to come, and stores nothing of them', async () => {
+    const [person] = (await toEnter()).people.filter((p) => p.stages.length > 0)
+    const one = { ...stamp(), studentId: person!.id, stageId: person!.stages[0]!.id, seen: 'clean' as const }
+    const enter = (tries: object[]) =>
+      app.sheet.enterSheet({ classId: tonight, ran: ran(), tries: tries as never })
+    expect(refusedAt(await enter([]))).toEqual(['tries'])
+    expect(refusedAt(await enter([one, { ...one, ...stamp(), studentId: v7() }]))).toEqual([''])
+    expect(refusedAt(await enter([one, { ...one, ...stamp(), stageId: 'FS-99' }]))).toEqual([''])
+    const wrap = app.wrap.wrapUp(await screen(), tonight)
+    expect(wrap?.ended).toBe(false)
+    expect(wrap?.people.flatMap((p) => p.seen)).toEqual([])
+  })
+  it('is stored once under its own day, begun and ended by it, and told person by person', async () => {
+    process.env.LEVITAR_NOW = '2026-03-12T07:00:00Z'
+    const people = (await toEnter()).people.filter((p) => p.stages.length > 0)
+    const typed = () => ({ ...stamp(), day: '2026-03-12' })
+    const tries = people.flatMap(({ id, stages }, i) => [
+      { ...typed(), studentId: id, stageId: stages[0]!.id, seen: 'clean' as const },
+      {
+        ...typed(),
+        studentId: id,
+        stageId: stages[0]!.id,
+        seen: (['fell-out', 'arms-spent'] as const)[i] ?? ('not-yet' as const),
+      },
+    ])
+    const sent = { classId: tonight, ran: ran(), tries }
+    expect(value(await app.sheet.enterSheet(sent))).toEqual({ stored: tries.length })
+    expect(value(await app.sheet.enterSheet(sent))).toEqual({ stored: tries.length })
+    process.env.LEVITAR_NOW = `${DAY}T17:00:00Z`
+    const wrap = app.wrap.wrapUp(await screen(), tonight)
+    expect(wrap?.ended).toBe(true)
+    const first = wrap?.people.find((p) => p.id === people[0]!.id)
+    expect(first?.seen).toEqual([expect.stringMatching(/: 2 tries, 1 clean, fell out 1 time$/)])
+    // Of the hour on paper nothing was timed, and whoever stopped is called up no more.
+    expect(wrap?.blocks).toEqual([])
+    const spent = people[1]!.id
+    const board = app.board.roomBoard(await screen(), tonight)
+    const called = board?.plan.blocks.flatMap((b) => ('people' in b ? b.people.map((p) => p.studentId) : []))
+    expect([called?.includes(spent), called?.includes(people[0]!.id)]).toEqual([false, true])
+    const home = app.wrap.recap(await screen(), tonight)?.people.find((p) => p.id === spent)
+    expect([home?.rests, home?.repeat]).toEqual([true, []])
+    const { evidenceOf } = await import('@/db/evidence')
+    const { scope } = await screen()
+    // How far a kick went nobody wrote down: no more is claimed than that it was one.
+    const levels = evidenceOf(scope, people[0]!.id).attempts.filter((a) => a.classId === tonight)
+    expect(levels.every((a) => a.level === 'hop' || a.level === 'practised')).toBe(true)
+    expect(
+      evidenceOf(scope, people[0]!.id)
+        .attempts.filter((a) => a.classId === tonight)
+        .map((a) => a.day),
+    ).toEqual([DAY, DAY])
+  })
+  it('gives everybody something to take home that nobody has to watch', async () => {
+    const home = app.wrap.recap(await screen(), tonight)
+    expect(home?.people.length).toBeGreaterThan(5)
+    for (const { repeat, did } of home?.people ?? []) {
+      expect(repeat.length).toBeLessThanOrEqual(2)
+      expect(did.length).toBeGreaterThan(0)
+    }
+    expect(home?.people.some((p) => p.repeat.length > 0)).toBe(true)
+  })
+})
+
+describe('the log', () => {
+  it('finds tries by person, step, fault and day, page by page, without what was taken back', async () => {
+    const { logbook } = await import('./log-queries')
+    const ctx = await screen()
+    const all = logbook(ctx, {}, 1)
+    expect(all.lines).toHaveLength(60)
+    expect(logbook(ctx, {}, 2).lines[0]?.id).not.toBe(all.lines[0]?.id)
+    const { evidenceOf } = await import('@/db/evidence')
+    const who = all.lines.find((l) => l.more.length > 0)!
+    const mine = evidenceOf(ctx.scope, who.studentId).attempts
+    const gone = new Set(mine.flatMap((a) => (a.replaces === null ? [] : [a.replaces])))
+    const standing = mine.filter((a) => !a.withdrawn && !gone.has(a.id))
+    const everyPage = (asked: Parameters<typeof logbook>[1]): string[] => {
+      const ids: string[] = []
+      for (let page = 1; page < 50; page += 1) {
+        const { lines, more } = logbook(ctx, asked, page)
+        ids.push(...lines.map((l) => l.id))
+        if (!more) break
+      }
+      return ids.toSorted()
+    }
+    expect(everyPage({ studentId: who.studentId })).toEqual(standing.map((a) => a.id).toSorted())
+    const fault = standing.find((a) => a.faults.length > 0)?.faults[0]
+    const withFault = all.lines.find((l) => l.studentId === who.studentId) && fault !== undefined
+    if (withFault)
+      expect(everyPage({ studentId: who.studentId, fault })).toEqual(
+        standing
+          .filter((a) => a.faults.includes(fault))
+          .map((a) => a.id)
+          .toSorted(),
+      )
+    expect(everyPage({ studentId: who.studentId, from: '2026-03-01', to: DAY })).toEqual(
+      standing
+        .filter((a) => a.day >= '2026-03-01' && a.day <= DAY)
+        .map((a) => a.id)
+        .toSorted(),
+    )
+    expect(logbook(ctx, { stageId: "x' or 1=1" }, 1).lines).toEqual([])
+  })
+})
+
+describe('what the floor screen holds', () => {
+  it('four faults with what to say, for this person, and where the hands go', async () => {
+    const data = app.teach.teachData(await screen(), tonight)
+    const steps = data?.work.flatMap((b) => Object.values(b)).filter((s) => s.taps) ?? []
+    expect(steps.length).toBeGreaterThan(3)
+    for (const { faults } of steps) {
+      expect(faults.length).toBeLessThanOrEqual(4)
+      for (const { help } of faults) expect(help).toMatch(/Say: |Lay /)
+    }
+    expect(steps.some((s) => /cm/.test(s.numbers))).toBe(true)
+  })
+  it('the last word kept of somebody, and none on a private screen', async () => {
+    const id = world.classes.at(-1)?.roster[0] ?? ''
+    const fact = { ...stamp(), kind: 'note', studentId: id, classId: tonight, text: 'wants less' }
+    expect(app.receive({ facts: [fact] }, SHUT)?.answers[0]?.state).toBe('stored')
+    const noteOf = (data: ReturnType<typeof app.teach.teachData>) =>
+      data?.people.find((p) => p.id === id)?.note
+    expect(noteOf(app.teach.teachData(await screen(), tonight))).toBe('wants less')
+    expect(noteOf(app.teach.teachData(await screen(SHUT), tonight))).toBe('')
+  })
+  it('the room’s display tells first names and places, never a version beside a name', async () => {
+    const board = app.board.roomBoard(await screen(), tonight)
+    expect(Object.values(board?.names ?? {}).every((n) => !/ [A-Z][a-z]/.test(n))).toBe(true)
+    const people = board?.plan.blocks.flatMap((b) => ('people' in b ? b.people : [])) ?? []
+    expect(people.length).toBeGreaterThan(0)
+    expect(people.every((p) => p.variantId === null || p.variantId === 'up')).toBe(true)
+  })
+})
+
+describe('screens of one class', () => {
+  const heard = async (classId: string, work: () => void): Promise<string> => {
+    const stop = new AbortController()
+    const answer = app.live.liveResponse(
+      new Request('http://localhost/live', { signal: stop.signal }),
+      classId,
+    )
+    expect(answer.headers.get('content-type')).toBe('text/event-stream')
+    const reader = answer.body!.getReader()
+    const read = async () => new TextDecoder().decode((await reader.read()).value)
+    expect(await read()).toContain('listening')
+    work()
+    const told = await Promise.race([read(), new Promise<string>((done) => setTimeout(() => done(''), 300))])
+    stop.abort()
+    return told
+  }
+  const note = (from: typeof stamp, classId: string) => {
+    const fact = { ...from(), kind: 'note', studentId: null, classId, text: 'late start' }
+    return { fact, send: () => app.receive({ facts: [fact] }, SHUT) }
+  }
+  it('hear which device recorded something in it, once it is stored, and nothing of what', async () => {
+    const { fact, send } = note(stamp, tonight)
+    expect(await heard(tonight, send)).toBe(`data: ${fact.deviceId}\n\n`)
+    // The same again is known already: nothing is new.
+    expect(await heard(tonight, send)).toBe('')
+    expect(await heard(world.classes[0]!.id, note(second.stamp, tonight).send)).toBe('')
+  })
+  it('of another site hear nothing', () => {
+    const other = new Request('http://localhost/live', { headers: { 'sec-fetch-site': 'cross-site' } })
+    expect(app.live.liveResponse(other, tonight).status).toBe(403)
+  })
+})
