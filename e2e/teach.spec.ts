@@ -92,6 +92,16 @@ test('a class at accelerated time: six looks, pause, a minute more, late, a faul
       `${name}: no more tries tonight`,
     )
   })
+  await test.step('drills are done at one tap for all, and undone for one', async () => {
+    await toBlock(page, /^Strength/)
+    await page.getByRole('button', { name: /^All \d+ drills done$/ }).click()
+    await expect(page.getByRole('button', { name: /: did it$/ })).toHaveCount(0)
+    await page
+      .getByRole('button', { name: /: undo the last tap$/ })
+      .first()
+      .click()
+    await expect(page.getByRole('button', { name: /: did it$/ })).toHaveCount(1)
+  })
   await test.step('the emergency card opens with the server away', async () => {
     await app.kill()
     await page.getByRole('button', { name: 'Emergency card' }).click()

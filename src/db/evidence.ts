@@ -1,4 +1,4 @@
-import { asc, eq, getTableColumns, inArray, max, min, sql, type Column } from 'drizzle-orm'
+import { asc, eq, getTableColumns, inArray, max, min, sql, type Column, type SQL } from 'drizzle-orm'
 import type { Day } from '@/core/day'
 import type { Attempt, DrillDone, Evidence, Observation, Placement } from '@/core/readiness/evidence'
 import { NO_EVIDENCE } from '@/core/readiness/evidence'
@@ -105,10 +105,19 @@ export function appendDrill(scope: Scope, fact: DrillDone, origin: Origin): bool
 
 /** Drills that somebody did, uncorrected, oldest first. */
 export function drillsOf(scope: Scope, studentId: string): DrillDone[] {
+  return drillRows(scope, eq(drillDone.studentId, studentId))
+}
+
+/** Drills done in a class, uncorrected, oldest first. */
+export function drillsOfClass(scope: Scope, classId: string): DrillDone[] {
+  return drillRows(scope, eq(drillDone.classId, classId))
+}
+
+function drillRows(scope: Scope, which: SQL): DrillDone[] {
   return scope.db
     .select()
     .from(drillDone)
-    .where(mine(scope, drillDone, eq(drillDone.studentId, studentId)))
+    .where(mine(scope, drillDone, which))
     .orderBy(asc(drillDone.hlc))
     .all()
     .map(({ deviceId: _d, deviceSeq: _s, studioId: _o, ...fact }) => fact)

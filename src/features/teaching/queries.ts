@@ -18,9 +18,10 @@ import { classFile, judgeOfClass } from '../desk/class-file'
 import { viewDecision, type DecisionView } from '../desk/decision-view'
 import { closedTonight } from '../desk/limit-words'
 import { peopleOf } from '../desk/people'
+import type { DrillMark } from './drill-mark'
 import { stageBrief, type StageBrief } from './stage-brief'
 import { drillOf, togetherIn } from './together'
-import { triesOf } from './tries'
+import { drilledIn, triesOf } from './tries'
 
 export type TeachPerson = {
   id: string
@@ -49,6 +50,8 @@ export type TeachData = {
   /** By block: what everybody does in it, by person. */
   work: Record<string, StageBrief>[]
   recorded: Recorded[]
+  /** Drills that were done. */
+  drilled: DrillMark[]
   /** Drills, warm-ups and counterposes done together, by id. */
   warm: Record<string, string>
   /** The emergency card: it lies with the class, so that it opens with the server away. */
@@ -114,6 +117,7 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
       ...{ id, studentId, stageId, outcome, level, exitControlled, endedBy },
       faults: [...faults],
     })),
+    drilled: drilledIn(scope, classId),
     warm: Object.fromEntries(together.map((b) => [b.id, `${b.name}: ${b.do}`])),
     emergency: CARD_LINES.flatMap(({ key, label }) =>
       studio.emergency[key] === '' ? [] : [{ label, text: studio.emergency[key] }],

@@ -28,6 +28,8 @@ export type StageBrief = {
   id: string
   /** Whether what came of it is tapped: steps are, drills are only done. */
   taps: boolean
+  /** One turn of a drill as it was planned, in its own unit; null where it is no drill. */
+  drill: number | null
   /** Where they are; empty where the room is not drawn. */
   place: string
   /** What they do while others are up; empty where nobody waits. */
@@ -71,6 +73,8 @@ export function stageBrief(
     return {
       ...at,
       ...{ id: doing.variantId ?? '', taps: false, change, exit: '', leavesFloor: false, leads: false },
+      // A shape to rest in is no drill: nothing is counted of it.
+      drill: practice.drills.some((d) => d.id === doing.variantId) ? (doing.holdS ?? doing.reps) : null,
       ...{
         timed: false,
         faults: [],
@@ -88,6 +92,7 @@ export function stageBrief(
     ...at,
     id: stage.id,
     taps: true,
+    drill: null,
     name: stage.name,
     cue: cueFor(practice, judge.approaches(doing.studentId), stage),
     dose: describeTurns(doing, stays ? Infinity : stage.dose.seconds?.value),

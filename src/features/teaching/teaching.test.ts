@@ -151,6 +151,21 @@ describe('what the floor screen holds', () => {
     }
     expect(steps.some((s) => /cm/.test(s.numbers))).toBe(true)
   })
+  it('drills that were done, from any screen, and not what was taken back', async () => {
+    const drilled = async () => app.teach.teachData(await screen(), tonight)?.drilled
+    const work = app.teach.teachData(await screen(), tonight)?.work.flatMap((b) => Object.entries(b)) ?? []
+    const [studentId, stage] = work.find(([, s]) => s.drill !== null) ?? []
+    expect(stage?.taps).toBe(false)
+    const did = {
+      ...{ ...stamp(), kind: 'drill', studentId, drillId: stage?.id, classId: tonight },
+      ...{ amount: stage?.drill, replaces: null },
+    }
+    expect(app.receive({ facts: [did] }, SHUT)?.answers[0]?.state).toBe('stored')
+    expect(await drilled()).toEqual([{ id: did.id, studentId, drillId: stage?.id }])
+    const back = { ...stamp(), kind: 'taken-back', of: 'drill', studentId, target: did.id }
+    expect(app.receive({ facts: [back] }, SHUT)?.answers[0]?.state).toBe('stored')
+    expect(await drilled()).toEqual([])
+  })
   it('the last word kept of somebody, and none on a private screen', async () => {
     const id = world.classes.at(-1)?.roster[0] ?? ''
     const fact = { ...stamp(), kind: 'note', studentId: id, classId: tonight, text: 'wants less' }

@@ -10,6 +10,12 @@ import type { PaletteEntry } from './shell'
 const MOST = 9
 
 /**
+ * The first line found is the one that Enter takes. Spotlight marks it on the list as it stood when the key was
+ * pressed, which is gone once what was found is drawn: then Enter took nothing, or somebody else.
+ */
+const CHOSEN: object = { 'data-selected': true }
+
+/**
  * Finds a page, a person, a class, or anything of the practice, and forgives a wrong letter.
  * @param asked counts up each time it is opened
  */
@@ -46,7 +52,8 @@ export function Palette({
     <Spotlight
       query={query}
       onQueryChange={setQuery}
-      actions={found.map((entry) => ({
+      actions={found.map((entry, i) => ({
+        ...(i === 0 ? CHOSEN : {}),
         id: keyOf(entry),
         label: entry.label,
         description: entry.description,

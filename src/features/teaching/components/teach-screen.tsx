@@ -15,6 +15,7 @@ import { PART_DO } from '@/core/words/plan'
 import type { TeachData, TeachPerson } from '../queries'
 import { BeforeClass } from './before-class'
 import { ClassClock, ClockHands } from './class-clock'
+import { EverybodyDid } from './drill-tap'
 import { Emergency } from './emergency'
 import { Together, Waiting } from './meanwhile'
 import { PersonStrip } from './person-strip'
@@ -158,7 +159,8 @@ type DoingProps = {
 }
 
 /** What people do: together, or each their own with a tap for what came of it. */
-function Doing({ data, taught: { run, recorded, mark, undo }, block, up }: DoingProps) {
+function Doing({ data, taught, block, up }: DoingProps) {
+  const { run, recorded, mark, undo } = taught
   if (!block) return null
   if (!isWork(block))
     return (
@@ -171,10 +173,17 @@ function Doing({ data, taught: { run, recorded, mark, undo }, block, up }: Doing
   const inTurns = block.waves > 1
   return (
     <>
+      <EverybodyDid people={data.people} doing={doing} drilling={taught} recorded={recorded} />
       {(inTurns ? up : data.people).map((person) => {
         const stage = doing[person.id]
         return stage ? (
-          <PersonStrip key={person.id} {...{ person, stage, recorded }} onMark={mark} onUndo={undo} />
+          <PersonStrip
+            key={person.id}
+            {...{ person, stage, recorded }}
+            onMark={mark}
+            onUndo={undo}
+            drilling={taught}
+          />
         ) : null
       })}
       {inTurns ? (

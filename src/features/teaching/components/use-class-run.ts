@@ -7,6 +7,7 @@ import type { FactOf } from '@/core/facts/fact'
 import { runThrough } from '@/core/teaching/catch-up'
 import { hearOf } from '@/device/facts'
 import { useLog, useRecord } from '@/device/use-log'
+import type { DrillMark } from '../drill-mark'
 import type { Recorded, TeachData } from '../queries'
 
 export type Mark = Pick<
@@ -14,8 +15,11 @@ export type Mark = Pick<
   'studentId' | 'stageId' | 'level' | 'outcome' | 'exitControlled' | 'help' | 'faults' | 'endedBy'
 >
 
+export type Drilling = Pick<ReturnType<typeof useClassRun>, 'drilled' | 'drill' | 'undoDrill'>
+
 /** The class as it stands: what the server has of it and what lies on this device, folded into one. */
-export function useClassRun({ classId, events, recorded: known, people, titles, plan: made }: TeachData) {
+export function useClassRun(data: TeachData) {
+  const { classId, events, recorded: known, people, titles, plan: made } = data
   // What is tapped here comes after everything that stands on this screen.
   const newest = events.reduce((last, { hlc }) => (hlc > last ? hlc : last), '')
   useEffect(() => {
@@ -35,6 +39,10 @@ export function useClassRun({ classId, events, recorded: known, people, titles, 
   const recorded = [...new Map([...known, ...taken].map((r) => [r.id, r])).values()].filter(
     (r) => !gone.has(r.id),
   )
+  const did = mine.flatMap((fact): DrillMark[] => (fact.kind === 'drill' ? [fact] : []))
+  const drilled = [...new Map([...data.drilled, ...did].map((d) => [d.id, d])).values()].filter(
+    (d) => !gone.has(d.id),
+  )
   const nameOf = (id: string): string => people.find((p) => p.id === id)?.name ?? ''
 
   return {
@@ -42,6 +50,7 @@ export function useClassRun({ classId, events, recorded: known, people, titles, 
     plan,
     gives,
     recorded,
+    drilled,
     failed,
     happen: (event: ClassEvent['event'], blockIndex: number): void =>
       void tell(
@@ -52,6 +61,16 @@ export function useClassRun({ classId, events, recorded: known, people, titles, 
       void tell(
         { kind: 'attempt', lead: null, seconds: null, ...entry, classId, setupId: null, replaces: null },
         `${nameOf(entry.studentId)}: ${entry.outcome.replace('-', ' ')}`,
+      ),
+    drill: (studentId: string, drillId: string, amount: number | null): void =>
+      void tell(
+        { kind: 'drill', studentId, drillId, amount, classId, replaces: null },
+        `${nameOf(studentId)}: drill done`,
+      ),
+    undoDrill: ({ id, studentId }: DrillMark): void =>
+      void tell(
+        { kind: 'taken-back', of: 'drill', studentId, target: id },
+        `${nameOf(studentId)}: drill taken back`,
       ),
     undo: ({ id, studentId }: Recorded): void =>
       void tell(

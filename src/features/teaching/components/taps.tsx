@@ -1,0 +1,222 @@
+'use client'
+
+import { Button, Chip, Group, SegmentedControl, Text } from '@mantine/core'
+import { useState } from 'react'
+import { tapOf, type Seen } from '@/core/teaching/outcome'
+import type { TeachPerson } from '../queries'
+import type { StageBrief } from '../stage-brief'
+import type { Mark } from './use-class-run'
+
+const LEVELS = [
+  { value: 'took-off', label: 'Took off' },
+  { value: 'hop', label: 'Hop' },
+  { value: 'touched', label: 'Touched' },
+  { value: 'held', label: 'Held' },
+] as const
+
+const LEADS = [
+  { value: 'left', label: 'Left leads' },
+  { value: 'right', label: 'Right leads' },
+]
+/** Whose strength it was: what hands carried proves nothing of the student. */
+const HELP: { value: Mark['help']; label: string }[] = [
+  { value: 'alone', label: 'Alone' },
+  { value: 'touched', label: 'Touched' },
+  { value: 'carried', label: 'Carried' },
+]
+/** Held at least so long; a dash where nobody counted. */
+const HELD = [
+  { value: '', label: '–' },
+  ...[5, 10, 15, 30, 45].map((s) => ({ value: String(s), label: `${s} s` })),
+]
+
+/** Why somebody stops: none of them is a failure, and each means something else. */
+const STOPS: readonly { seen: Seen; label: string }[] = [
+  { seen: 'unwell', label: 'Not well' },
+  { seen: 'arms-spent', label: 'Arms spent' },
+  { seen: 'own-choice', label: 'Own choice' },
+]
+
+/** A button that a thumb finds without looking. */
+export const BIG = { size: 'lg', mih: 64, px: 'lg' } as const
+
+type Props = {
+  person: TeachPerson
+  stage: StageBrief
+  undo: React.ReactNode
+  onMark: (mark: Mark) => void
+}
+
+/** What came of it: how far, which faults, and one tap for what was seen. */
+export function Taps({ person, stage, undo, onMark }: Props) {
+  const [faults, setFaults] = useState<string[]>([])
+  const [level, setLevel] = useState<Mark['level']>('hop')
+  const [lead, setLead] = useState<'left' | 'right'>('left')
+  const [help, setHelp] = useState<Mark['help']>('alone')
+  const [held, setHeld] = useState('')
+  const [stopping, setStopping] = useState(false)
+  const mark = (seen: Seen): void => {
+    onMark({
+      studentId: person.id,
+      stageId: stage.id,
+      level: stage.leavesFloor ? level : 'practised',
+      help,
+      ...(stage.leads ? { lead } : {}),
+      ...(stage.timed && held !== '' ? { seconds: Number(held) } : {}),
+      ...tapOf(seen, faults),
+    })
+    setFaults([])
+    setHelp('alone')
+    setHeld('')
+    // The other leg leads next; a tap corrects it.
+    setLead((now) => (now === 'left' ? 'right' : 'left'))
+    setStopping(false)
+  }
+  return (
+    <>
+      {stage.leavesFloor ? (
+        <SegmentedControl
+          aria-label={`How far ${person.name} got`}
+          data={[...LEVELS]}
+          value={level}
+          onChange={(v) => setLevel(v)}
+          size="md"
+        />
+      ) : null}
+      <Group gap="sm">
+        {stage.leads ? (
+          <SegmentedControl
+            aria-label={`Which leg of ${person.name} leads`}
+            data={LEADS}
+            value={lead}
+            onChange={(v) => setLead(v === 'right' ? 'right' : 'left')}
+            size="md"
+          />
+        ) : null}
+        {person.touch === 'no' ? null : (
+          <SegmentedControl
+            aria-label={`Hands on ${person.name}`}
+            data={HELP}
+            value={help}
+            onChange={(v) => setHelp(HELP.find((h) => h.value === v)?.value ?? 'alone')}
+            size="md"
+          />
+        )}
+        {stage.timed ? (
+          <SegmentedControl
+            aria-label={`How long ${person.name} held`}
+            data={HELD}
+            fullWidth
+            w="100%"
+            maw={420}
+            value={held}
+            onChange={setHeld}
+            size="md"
+          />
+        ) : null}
+      </Group>
+      <Chip.Group multiple value={faults} onChange={setFaults}>
+        <Group gap="xs" role="group" aria-label={`Faults of ${person.name}`}>
+          {stage.faults.map((fault) => (
+            <Chip
+              key={fault.id}
+              value={fault.id}
+              size="lg"
+              styles={{ label: { height: 64, paddingInline: 18 } }}
+            >
+              {fault.name}
+            </Chip>
+          ))}
+        </Group>
+      </Chip.Group>
+      <Answers faults={stage.faults.filter((f) => faults.includes(f.id))} />
+      <Outcomes
+        {...{ person, undo, stopping, mark }}
+        isFaulty={faults.length > 0}
+        onStopping={() => setStopping((open) => !open)}
+      />
+      {stopping ? <Stops {...{ person }} onStop={mark} /> : null}
+    </>
+  )
+}
+
+/** One tap for what was seen; why somebody stopped is asked after. */
+function Outcomes({
+  person,
+  undo,
+  stopping,
+  isFaulty,
+  mark,
+  onStopping,
+}: Pick<Props, 'person' | 'undo'> & {
+  stopping: boolean
+  isFaulty: boolean
+  mark: (seen: Seen) => void
+  onStopping: () => void
+}) {
+  return (
+    <Group gap="xs">
+      <Button {...BIG} disabled={isFaulty} onClick={() => mark('clean')} aria-label={`${person.name}: clean`}>
+        Clean
+      </Button>
+      <Button
+        {...BIG}
+        variant="default"
+        onClick={() => mark('not-yet')}
+        aria-label={`${person.name}: not yet`}
+      >
+        Not yet
+      </Button>
+      <Button
+        {...BIG}
+        variant="default"
+        onClick={() => mark('fell-out')}
+        aria-label={`${person.name}: fell out of it`}
+      >
+        Fell out of it
+      </Button>
+      <Button
+        {...BIG}
+        variant="default"
+        aria-expanded={stopping}
+        onClick={onStopping}
+        aria-label={`${person.name}: stopped`}
+      >
+        Stopped
+      </Button>
+      {undo}
+    </Group>
+  )
+}
+
+/** What to say and do about what was just seen: for this person, by the same engine as their page. */
+function Answers({ faults }: { faults: StageBrief['faults'] }) {
+  return (
+    <div role="status">
+      {faults.map(({ id, name, help }) => (
+        <Text key={id} fz="lg">
+          <strong>{name}.</strong> {help}
+        </Text>
+      ))}
+    </div>
+  )
+}
+
+function Stops({ person, onStop }: Pick<Props, 'person'> & { onStop: (seen: Seen) => void }) {
+  return (
+    <Group gap="xs" role="group" aria-label={`Why ${person.name} stopped`}>
+      {STOPS.map(({ seen, label }) => (
+        <Button
+          key={seen}
+          {...BIG}
+          variant="light"
+          c="var(--ink)"
+          onClick={() => onStop(seen)}
+          aria-label={`${person.name}: ${label.toLowerCase()}`}
+        >
+          {label}
+        </Button>
+      ))}
+    </Group>
+  )
+}
