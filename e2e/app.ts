@@ -100,7 +100,7 @@ function freePort(): Promise<number> {
 }
 
 /** Goes on in a class that runs until a block is on. */
-export async function toBlock(page: Page, title: string): Promise<void> {
+export async function toBlock(page: Page, title: string | RegExp): Promise<void> {
   // The headings of before the class are none of its blocks.
   await expect(page.getByRole('timer')).toBeVisible()
   const now = page.getByRole('heading', { level: 2, name: title, exact: true })

@@ -1,4 +1,4 @@
-import { asc, desc, eq, gte, inArray, lt, sql, type SQL } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray, lt, lte, sql, type SQL } from 'drizzle-orm'
 import { aimSchema, USUAL_AIM, type Aim } from '@/core/classes/aim'
 import { fixedSchema, NOTHING_FIXED, type Fixed } from '@/core/classes/fixed'
 import type { Lock, Part } from '@/core/classes/lock'
@@ -80,6 +80,17 @@ export function classLines(
 /** One class with its roster. */
 export function findClass(scope: Scope, id: string): ClassRecord | null {
   return oneClass(scope, eq(classSession.id, id))
+}
+
+/** Everybody on the list of a class in a stretch of days, each once. */
+export function comingSince(scope: Scope, from: Day, to: Day): Set<string> {
+  const rows = scope.db
+    .selectDistinct({ id: classRoster.studentId })
+    .from(classSession)
+    .innerJoin(classRoster, eq(classRoster.classId, classSession.id))
+    .where(mine(scope, classSession, and(gte(classSession.day, from), lte(classSession.day, to))))
+    .all()
+  return new Set(rows.map((r) => r.id))
 }
 
 /** The class of today, or the next one. */

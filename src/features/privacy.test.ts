@@ -37,6 +37,8 @@ const load = async () => ({
   roomDisplay: await import('./teaching/board-queries'),
   wrap: await import('./teaching/wrap-queries'),
   log: await import('./teaching/log-queries'),
+  progress: await import('./progress/person-queries'),
+  review: await import('./progress/review-queries'),
   today: await import('./today/queries'),
 })
 let app: Awaited<ReturnType<typeof load>>
@@ -169,6 +171,9 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
   teachList: (ctx) => app.teaching.teachList(ctx, null),
   changesOf: (ctx) => app.teaching.changesOf(ctx, CLASS),
   endedClasses: (ctx) => app.teaching.endedClasses(ctx, null),
+  personProgress: (ctx) =>
+    everybody((id) => (['FS', 'HD'] as const).map((f) => app.progress.personProgress(ctx, id, f))),
+  studioReview: (ctx) => app.review.studioReview(ctx),
   todayData: (ctx) => app.today.todayData(ctx),
 }
 

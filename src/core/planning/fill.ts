@@ -66,16 +66,22 @@ export function bestIn(
 /**
  * Versions for everybody in one block: the menu grows by the version that helps most while it pays for being taught;
  * whoever then cannot be dealt takes what loses least.
+ * @param may which versions may be taught at all; what somebody is locked to always may
  */
-export function fillSlot(model: Model, slot: Slot, config: Config): number[] {
+export function fillSlot(
+  model: Model,
+  slot: Slot,
+  config: Config,
+  may: (v: number) => boolean = () => true,
+): number[] {
   const menu = new Set<number>()
   const limit = { working: Math.min(MOST_VERSIONS, MOST_AT_ONCE * config.waves), gentle: MOST_GENTLE }
   const worthOf = (person: number, o: number): number => {
     return worthsOf(model, slot, config)[person]?.[o] ?? WEIGHTS.waitsThrough
   }
-  const candidates = [...new Set(slot.options.flatMap((options) => options.map((o) => o.v)))].sort(
-    (a, b) => a - b,
-  )
+  const candidates = [...new Set(slot.options.flatMap((options) => options.map((o) => o.v)))]
+    .filter(may)
+    .sort((a, b) => a - b)
   let chosen = model.people.map(() => -1)
   const isGentle = (v: number): boolean => model.variants[v]?.gentle ?? true
   const locked = model.people.flatMap((_, p) => {

@@ -1,7 +1,7 @@
 import { dealt, evaluator, type Outcome } from './evaluate'
 import { fillSlot } from './fill'
-import type { Model } from './model'
-import { secondsOf } from './skeleton'
+import type { Model, Slot } from './model'
+import { secondsOf, type Config } from './skeleton'
 import type { State } from './state'
 
 /** A state with what it comes to. */
@@ -26,9 +26,10 @@ export function firstPlans(model: Model, keep = 10): Found[] {
   const { evaluate, valueOf } = evaluator(model)
   const off = model.people.map(() => -1)
   const empty: State = { config: model.slots.map(() => -1), option: model.slots.map(() => off) }
-  const ways = model.slots.map((slot, i): Filled[] => {
+  const waysWith = (fill: Fill): Filled[][] => model.slots.map((slot, i) => waysOf(slot, i, fill))
+  const waysOf = (slot: Slot, i: number, fill: Fill): Filled[] => {
     const filled = slot.configs.map((config, c): Filled => {
-      const option = fillSlot(model, slot, config)
+      const option = fill(slot, config)
       const state = withSlot(empty, i, c, option)
       const value = valueOf(state, i)
       const lacks = model.people.reduce((sum, person, p) => {
@@ -43,18 +44,42 @@ export function firstPlans(model: Model, keep = 10): Found[] {
       }
     })
     return slot.purpose.needed ? filled : [{ config: -1, option: off, worth: 0, seconds: 0 }, ...filled]
-  })
+  }
   const { frame } = model
   const room = model.minutes * 60 - frame.arriveS - frame.settleS - frame.restS - frame.closeS - 30
-  const combined = combinations(model, ways, room)
-  const judged = combined.map((combination) => {
-    const state: State = {
-      config: combination.map((f) => f.config),
-      option: combination.map((f) => f.option),
-    }
-    return { state, outcome: dealt(evaluate(state)) }
-  })
-  return judged.sort((a, b) => b.outcome.points - a.outcome.points).slice(0, keep)
+  const judge = (fill: Fill): Found[] =>
+    combinations(model, waysWith(fill), room)
+      .map((combination) => {
+        const state: State = {
+          config: combination.map((f) => f.config),
+          option: combination.map((f) => f.option),
+        }
+        return { state, outcome: dealt(evaluate(state)) }
+      })
+      .sort((a, b) => b.outcome.points - a.outcome.points)
+      .slice(0, keep)
+  const full = judge((slot, config) => fillSlot(model, slot, config))
+  if (full.some((f) => f.outcome.isLegal)) return full
+  // What breaks a rule is often mended into the best there is; a legal class stands last, whatever comes of that.
+  for (const fill of plainerFills(model, off)) {
+    const legal = judge(fill).find((f) => f.outcome.isLegal)
+    if (legal) return [...full, legal]
+  }
+  return full
+}
+
+type Fill = (slot: Slot, config: Config) => readonly number[]
+
+/**
+ * Plainer ways to fill a block, for when blocks filled each for itself break what holds between them, a drill just before
+ * tries above all: only what may stand beside any other block; then nothing, so that everybody waits.
+ */
+function plainerFills(model: Model, off: readonly number[]): Fill[] {
+  const isPlain = (v: number): boolean => {
+    const variant = model.variants[v]
+    return variant !== undefined && variant.tries === 0 && !variant.justBefore
+  }
+  return [(slot, config) => fillSlot(model, slot, config, isPlain), () => off]
 }
 
 /** The best combinations by what their blocks are worth by themselves, within the minutes. */

@@ -31,7 +31,7 @@ export type Deficits = {
   readonly sides?: readonly Pick<SideGap, 'checkId' | 'weaker'>[]
 }
 
-type Given = {
+export type Given = {
   readonly minutes: number
   readonly within: Within
   /** Own breath, s. */

@@ -1,7 +1,7 @@
 import { daysBetween, type Day } from '../day'
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
-import type { LoadTag } from '../practice/schema'
+import type { Load, LoadTag } from '../practice/schema'
 import type { Evidence } from './evidence'
 
 /** Joints that a load tag works hard from level 2 on (cautions.md 0.1). */
@@ -22,11 +22,14 @@ const STILL_SITS_DAYS = 1
  */
 export function jointsLoaded(practice: Library, evidence: Evidence, asOf: Day): ReadonlySet<string> {
   const recent = evidence.attempts.filter((a) => daysBetween(a.day, asOf) <= STILL_SITS_DAYS)
-  return new Set(
-    recent.flatMap((a) =>
-      Object.entries(findById(practice.stages, a.stageId).load).flatMap(([tag, level]) =>
-        level >= 2 ? (WORKS[tag as LoadTag] ?? []) : [],
-      ),
+  return new Set(recent.flatMap((a) => jointsOf(findById(practice.stages, a.stageId).load)))
+}
+
+/** Joints that a load works hard, each once. */
+export function jointsOf(load: Load): string[] {
+  return [
+    ...new Set(
+      Object.entries(load).flatMap(([tag, level]) => (level >= 2 ? (WORKS[tag as LoadTag] ?? []) : [])),
     ),
-  )
+  ]
 }

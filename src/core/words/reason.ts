@@ -191,3 +191,8 @@ export function stageName(practice: Library, id: string): string {
 export function faultName(practice: Library, id: string): string {
   return findById(practice.faults, id).name
 }
+
+/** Why an entry proves nothing, on its own. */
+export function whyNothing(why: NotCounted): string {
+  return `proves nothing: ${NOT_COUNTED[why]}`
+}

@@ -28,7 +28,7 @@ export type StageBrief = {
   id: string
   /** Whether what came of it is tapped: steps are, drills are only done. */
   taps: boolean
-  /** One turn of a drill as it was planned, in its own unit; null where it is no drill. */
+  /** All of a drill as it was planned, seconds where it is held, else times; null where it is no drill. */
   drill: number | null
   /** Where they are; empty where the room is not drawn. */
   place: string
@@ -74,7 +74,7 @@ export function stageBrief(
       ...at,
       ...{ id: doing.variantId ?? '', taps: false, change, exit: '', leavesFloor: false, leads: false },
       // A shape to rest in is no drill: nothing is counted of it.
-      drill: practice.drills.some((d) => d.id === doing.variantId) ? (doing.holdS ?? doing.reps) : null,
+      drill: practice.drills.some((d) => d.id === doing.variantId) ? amountOf(doing) : null,
       ...{
         timed: false,
         faults: [],
@@ -106,4 +106,11 @@ export function stageBrief(
     numbers: ownNumbers(ctx, own, doing.setupId, judge.approaches(doing.studentId)),
     picture: pictureFor(practice, stage.id, body),
   }
+}
+
+/** What a day's record may hold at most, in a drill's own unit. */
+const MOST_AMOUNT = 900
+
+function amountOf({ holdS, reps, turns, sides }: Doing): number {
+  return Math.min(MOST_AMOUNT, (holdS ?? 1) * reps * turns * (sides ? 2 : 1))
 }

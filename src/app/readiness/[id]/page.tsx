@@ -39,6 +39,9 @@ export default page<{
   return (
     <>
       <PageHead title={person.name} lead="What has been shown, and what comes next?">
+        <LinkButton href={`/progress/${id}?family=${family}`} variant="default">
+          Week by week
+        </LinkButton>
         <LinkButton href={`/students/${id}`} variant="default">
           Profile
         </LinkButton>

@@ -1,0 +1,29 @@
+import 'server-only'
+import { standingStill, type Still } from '@/core/progress/still'
+import { standing } from '@/core/readiness/drills'
+import type { Decision } from '@/core/readiness/decide'
+import { groundOf } from '@/core/readiness/ground'
+import { withinOf } from '@/core/readiness/within'
+import { drillsOf } from '@/db/evidence'
+import type { Context } from '../context'
+import type { Judge } from './judge'
+
+/** Minutes for one drill in place of another. */
+const MINUTES = 12
+const BREATH_S = 5
+
+/** Results that are asked of somebody next and do not move, with what to drill instead of what they drill. */
+export function stillOf({ practice, scope, clock }: Context, judge: Judge, decision: Decision): Still[] {
+  const { studentId } = decision
+  const { credited, evidence } = groundOf(practice, judge.evidence(studentId), clock.today)
+  const within = withinOf(practice, credited, judge.limits(studentId), decision.missing)
+  const done = standing(drillsOf(scope, studentId)).map((d) => d.drillId)
+  return standingStill(practice, decision, evidence.observations, {
+    minutes: MINUTES,
+    within,
+    breathS: BREATH_S,
+    tired: false,
+    done,
+    asOf: clock.today,
+  })
+}

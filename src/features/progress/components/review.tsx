@@ -1,0 +1,52 @@
+import { List, SimpleGrid, Text, Title } from '@mantine/core'
+import { TextLink } from '@/ui/text-link'
+import type { Line, Review } from '../review-queries'
+
+type Part = { title: string; lines: readonly Line[] | null; none: string }
+
+/** The week in one look: who moved, who stands still, who is missing, who went short, whose soreness repeats. */
+export function WeekReview({ review }: { review: Review }) {
+  const parts: Part[] = [
+    { title: 'Moved up or down', lines: review.moved, none: 'Nobody’s step changed this week.' },
+    { title: 'Stands still', lines: review.still, none: 'Nothing that is worked at stands still.' },
+    { title: 'Not seen', lines: review.away, none: 'Everybody was here in the last three weeks.' },
+    {
+      title: 'Went short',
+      lines: review.short,
+      none: 'Nobody went without wall or helper twice in the last classes.',
+    },
+    {
+      title: 'Sore again',
+      lines: review.sore,
+      none:
+        review.sore === null
+          ? 'Open the health notes to see whose soreness repeats.'
+          : 'Nobody named the same place twice in four weeks.',
+    },
+  ]
+  return (
+    <SimpleGrid cols={{ base: 1, md: 2 }} spacing="sm">
+      {parts.map(({ title, lines, none }) => (
+        <section key={title} className="card" aria-label={title}>
+          <Title order={2} fz="lg">
+            {title}
+          </Title>
+          {lines === null || lines.length === 0 ? (
+            <Text c="dimmed">{none}</Text>
+          ) : (
+            <List spacing={4}>
+              {lines.map(({ id, name, text }) => (
+                <List.Item key={id + text}>
+                  <TextLink href={`/progress/${id}`} fw={600}>
+                    {name}
+                  </TextLink>
+                  : {text}
+                </List.Item>
+              ))}
+            </List>
+          )}
+        </section>
+      ))}
+    </SimpleGrid>
+  )
+}

@@ -1,0 +1,150 @@
+import 'server-only'
+import { wentWithout } from '@/core/classes/without'
+import { addDays, daysBetween, formatDay } from '@/core/day'
+import { mondayOf } from '@/core/progress/week-load'
+import { soreAgain } from '@/core/progress/sore'
+import { count, list } from '@/core/words/number'
+import { describeStill } from '@/core/words/progress'
+import { stageName } from '@/core/words/reason'
+import { classLines, comingSince } from '@/db/classes'
+import { decisionsOf } from '@/db/decisions'
+import { lastFactDays } from '@/db/evidence'
+import { planOf } from '@/db/plans'
+import { listNames } from '@/db/students'
+import type { Context } from '../context'
+import { judgeOf } from '../desk/judge'
+import { standings } from '../desk/standing'
+import { stillOf } from '../desk/still'
+
+/** A person with a sentence, and where to go on. */
+export type Line = { readonly id: string; readonly name: string; readonly text: string }
+
+/** The studio's week on one page. */
+export type Review = {
+  /** Its Monday, in words. */
+  readonly week: string
+  readonly taught: number
+  readonly moved: readonly Line[]
+  readonly still: readonly Line[]
+  readonly away: readonly Line[]
+  readonly short: readonly Line[]
+  /** Null where the health notes are shut. */
+  readonly sore: readonly Line[] | null
+}
+
+/** Who came lately: nobody else can stand still, go short or be sore again, days. */
+const LATELY_DAYS = 28
+/** Not seen for longer than this is worth a word; much longer is no news, days. */
+const AWAY_FROM = 21
+const AWAY_TO = 120
+/** Times short of what others had before it is said. */
+const SHORT_TIMES = 2
+/** Classes read back for who went short. */
+const CLASSES_READ = 12
+
+/** What this week says about everybody who comes. */
+export function studioReview(ctx: Context): Review {
+  const { scope, clock, privacy } = ctx
+  const { today } = clock
+  const names = new Map(listNames(scope).map((s) => [s.id, s.name]))
+  const line = (id: string, text: string): Line[] => {
+    const name = names.get(id)
+    return name === undefined ? [] : [{ id, name, text }]
+  }
+  const lately = comingSince(scope, addDays(today, -LATELY_DAYS), today)
+  const byName = (a: Line, b: Line): number => a.name.localeCompare(b.name)
+  const monday = mondayOf(today)
+  const ended = classLines(scope, addDays(today, 1), CLASSES_READ).lines.filter((c) => c.state === 'ended')
+  const thisWeek = ended.filter((c) => c.day >= monday)
+  return {
+    week: formatDay(monday),
+    taught: thisWeek.length,
+    moved: movedIn(ctx, thisWeek, line).sort(byName),
+    still: stillNow(ctx, [...lately], line),
+    away: awayNow(ctx, [...names.keys()], line),
+    short: shortIn(ctx, ended, line),
+    sore: privacy.notesOpen ? soreNow(ctx, [...lately], line).sort(byName) : null,
+  }
+}
+
+type Say = (id: string, text: string) => Line[]
+type Ended = readonly { readonly id: string }[]
+
+/** Whose next step became another one in this week's classes. */
+function movedIn({ scope, practice }: Context, classes: Ended, line: Say): Line[] {
+  return classes
+    .flatMap((c) => decisionsOf(scope, c.id))
+    .flatMap(({ studentId, before, after }) => {
+      const [from, to] = [before.standing?.stageId ?? null, after.standing?.stageId ?? null]
+      return to === null || from === to ? [] : line(studentId, `now at ${stageName(practice, to)}`)
+    })
+}
+
+/** Who works at something that does not move, the longest first. */
+function stillNow(ctx: Context, ids: readonly string[], line: Say): Line[] {
+  const judge = judgeOf(ctx)
+  const kept = standings(ctx, ids)
+  return ids
+    .flatMap((id) => {
+      const all = (kept.get(id)?.decisions ?? [])
+        .filter((d) => d.missing.length > 0)
+        .flatMap((d) => stillOf(ctx, judge, d))
+      const worst = all.toSorted((a, b) => b.weeks - a.weeks)[0]
+      return worst
+        ? line(id, describeStill(ctx.practice, worst, ctx.studio)).map((said) => ({
+            said,
+            weeks: worst.weeks,
+          }))
+        : []
+    })
+    .toSorted((a, b) => b.weeks - a.weeks || a.said.name.localeCompare(b.said.name))
+    .map(({ said }) => said)
+}
+
+function awayNow({ scope, clock }: Context, ids: readonly string[], line: Say): Line[] {
+  const last = lastFactDays(scope, ids)
+  return ids
+    .flatMap((id) => {
+      const day = last.get(id)
+      const days = day === undefined ? 0 : daysBetween(day, clock.today)
+      return day === undefined || days <= AWAY_FROM || days > AWAY_TO ? [] : [{ id, day, days }]
+    })
+    .toSorted((a, b) => a.days - b.days)
+    .flatMap(({ id, day, days }) =>
+      line(id, `last seen ${formatDay(day)}, ${count(Math.round(days / 7), 'week')} ago`),
+    )
+}
+
+/** Who had no turn at the wall, or nobody beside them, more than once while others had. */
+function shortIn({ scope, health }: Context, classes: Ended, line: Say): Line[] {
+  const times = new Map<string, { wall: number; help: number }>()
+  for (const { id } of classes) {
+    const planned = planOf(scope, health.key, id)
+    if (!planned) continue
+    const { wall, help } = wentWithout(planned.plan, planned.brief)
+    for (const [who, what] of [
+      [wall, 'wall'],
+      [help, 'help'],
+    ] as const)
+      for (const student of who) {
+        const sofar = times.get(student) ?? { wall: 0, help: 0 }
+        times.set(student, { ...sofar, [what]: sofar[what] + 1 })
+      }
+  }
+  return [...times].flatMap(([id, { wall, help }]) => {
+    const parts = [
+      ...(wall >= SHORT_TIMES ? [`no turn at the wall in ${count(wall, 'class', 'classes')}`] : []),
+      ...(help >= SHORT_TIMES ? [`nobody beside them in ${count(help, 'class', 'classes')}`] : []),
+    ]
+    return parts.length === 0 ? [] : line(id, `${list(parts)} while others had`)
+  })
+}
+
+function soreNow(ctx: Context, ids: readonly string[], line: Say): Line[] {
+  const judge = judgeOf(ctx)
+  return ids.flatMap((id) =>
+    soreAgain(judge.health(id).checkIns, ctx.clock.today).flatMap(({ region, days }) =>
+      line(id, `${region} sore on ${list(days.map(formatDay))}: ask what they did before it`),
+    ),
+  )
+}
