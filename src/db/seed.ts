@@ -3,7 +3,7 @@ import type { DemoWorld } from '@/core/simulate/demo'
 import { saveAssistant } from './assistants'
 import { addDropIn, appendAttendance } from './attendance'
 import { addClass } from './classes'
-import { appendAttempt, appendObservation, appendPlacement } from './evidence'
+import { appendAttempt, appendDrill, appendObservation, appendPlacement } from './evidence'
 import { saveGroup } from './groups'
 import { addCheckIn, addClearance, addScreening } from './health'
 import type { HealthKey } from './health-codec'
@@ -44,6 +44,7 @@ export function seedDemo(scope: Scope, world: DemoWorld, asOf: string, key: Heal
         )
       }
     }
+    for (const fact of world.drills) appendDrill(within, fact, origin())
     if (key) seedHealth(within, world, asOf, key)
   })
 }

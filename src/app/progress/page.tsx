@@ -20,7 +20,7 @@ export default page<{ searchParams: Promise<{ before?: string | string[] }> }>(
       <>
         <PageHead
           title="What changed, and why?"
-          lead={review ? `Week of ${review.week}, ${taughtWords(review.taught)}` : undefined}
+          lead={review ? `Since ${review.from}: ${taughtWords(review.taught)}` : undefined}
         >
           <LinkButton href="/progress/log" variant="default">
             The log
@@ -55,5 +55,5 @@ export default page<{ searchParams: Promise<{ before?: string | string[] }> }>(
 )
 
 function taughtWords(n: number): string {
-  return n === 0 ? 'no class taught yet' : n === 1 ? 'one class taught' : `${n} classes taught`
+  return n === 0 ? 'no class taught' : n === 1 ? 'one class taught' : `${n} classes taught`
 }

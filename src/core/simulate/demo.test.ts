@@ -54,11 +54,14 @@ describe('the demo world', () => {
   it('has twenty-one people, eight weeks of classes and nothing in the future', () => {
     expect(world.students).toHaveLength(21)
     expect(world.classes).toHaveLength(9)
-    expect([...world.observations, ...world.attempts].every((fact) => fact.day < AS_OF)).toBe(true)
+    expect([...world.observations, ...world.attempts, ...world.drills].every((fact) => fact.day < AS_OF)).toBe(true)
   })
   it('points only at checks and stages that exist', () => {
     const { checks, stages } = shippedPractice()
     for (const o of world.observations) expect(checks.map((c) => c.id)).toContain(o.checkId)
+    const drills = shippedPractice().drills.map((d) => d.id)
+    expect(world.drills.length).toBeGreaterThan(50)
+    for (const d of world.drills) expect(drills).toContain(d.drillId)
     for (const a of world.attempts) expect(stages.map((s) => s.id)).toContain(a.stageId)
   })
   it('reaches every outcome', () => {

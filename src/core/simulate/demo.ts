@@ -4,6 +4,7 @@ import {
   PLAIN_RESULT,
   PLAIN_TRY,
   type Attempt,
+  type DrillDone,
   type Observation,
   type Placement,
   type Values,
@@ -21,6 +22,7 @@ import { shippedPractice } from '../practice/library'
 import { answersOf, cameBy, clearanceOf, DEMO_CHECK_INS, DEMO_HEALTH } from './demo-health'
 import { DEMO_EMERGENCY, DEMO_ROOM, demoCupboard } from './demo-room'
 import { addFamilies } from './demo-families'
+import { demoDrills } from './demo-drills'
 import { demoRanges } from './demo-ranges'
 import { DEMO_PEOPLE, type DemoPerson } from './demo-people'
 import { normal, seeded, uuidAt, type Random } from '../random'
@@ -85,6 +87,7 @@ export type DemoWorld = {
   observations: Observation[]
   attempts: Attempt[]
   placements: Placement[]
+  drills: DrillDone[]
   classes: DemoClass[]
 }
 
@@ -117,6 +120,7 @@ export function demoWorld(asOf: Day, seed = 7): DemoWorld {
     observations: [],
     attempts: [],
     placements: [],
+    drills: [],
     classes: [],
   }
   for (const person of DEMO_PEOPLE) addPerson(world, person, asOf, random, maker)
@@ -126,6 +130,7 @@ export function demoWorld(asOf: Day, seed = 7): DemoWorld {
   addStudio(world, asOf, factMaker(seeded(seed + 2000)))
   world.observations.push(...demoRanges(world.students, asOf, factMaker(seeded(seed + 3000))))
   addFamilies(world, asOf, factMaker(seeded(seed + 4000)))
+  world.drills.push(...demoDrills(world.classes, asOf, factMaker(seeded(seed + 5000))))
   return world
 }
 

@@ -1,7 +1,6 @@
 import 'server-only'
 import { wentWithout } from '@/core/classes/without'
 import { addDays, daysBetween, formatDay } from '@/core/day'
-import { mondayOf } from '@/core/progress/week-load'
 import { soreAgain } from '@/core/progress/sore'
 import { count, list } from '@/core/words/number'
 import { describeStill } from '@/core/words/progress'
@@ -21,8 +20,8 @@ export type Line = { readonly id: string; readonly name: string; readonly text: 
 
 /** The studio's week on one page. */
 export type Review = {
-  /** Its Monday, in words. */
-  readonly week: string
+  /** The first of its seven days, in words. */
+  readonly from: string
   readonly taught: number
   readonly moved: readonly Line[]
   readonly still: readonly Line[]
@@ -53,11 +52,11 @@ export function studioReview(ctx: Context): Review {
   }
   const lately = comingSince(scope, addDays(today, -LATELY_DAYS), today)
   const byName = (a: Line, b: Line): number => a.name.localeCompare(b.name)
-  const monday = mondayOf(today)
+  const from = addDays(today, -6)
   const ended = classLines(scope, addDays(today, 1), CLASSES_READ).lines.filter((c) => c.state === 'ended')
-  const thisWeek = ended.filter((c) => c.day >= monday)
+  const thisWeek = ended.filter((c) => c.day >= from)
   return {
-    week: formatDay(monday),
+    from: formatDay(from),
     taught: thisWeek.length,
     moved: movedIn(ctx, thisWeek, line).sort(byName),
     still: stillNow(ctx, [...lately], line),
@@ -70,7 +69,7 @@ export function studioReview(ctx: Context): Review {
 type Say = (id: string, text: string) => Line[]
 type Ended = readonly { readonly id: string }[]
 
-/** Whose next step became another one in this week's classes. */
+/** Whose step became another one in the week's classes. */
 function movedIn({ scope, practice }: Context, classes: Ended, line: Say): Line[] {
   return classes
     .flatMap((c) => decisionsOf(scope, c.id))

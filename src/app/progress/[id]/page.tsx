@@ -1,4 +1,4 @@
-import { Grid, GridCol, List, Stack, Text, Title } from '@mantine/core'
+import { Grid, GridCol, List, ListItem, Stack, Text, Title } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { familyAsked } from '@/features/desk/families'
@@ -49,7 +49,7 @@ export default page<{ params: Promise<{ id: string }>; searchParams: Promise<{ f
                   </Title>
                   <List>
                     {still.map((text) => (
-                      <List.Item key={text}>{text}</List.Item>
+                      <ListItem key={text}>{text}</ListItem>
                     ))}
                   </List>
                 </section>
@@ -85,7 +85,7 @@ function Told({ title, empty, lines }: { title: string; empty: string; lines: re
       ) : (
         <List size="sm">
           {lines.map((text) => (
-            <List.Item key={text}>{text}</List.Item>
+            <ListItem key={text}>{text}</ListItem>
           ))}
         </List>
       )}

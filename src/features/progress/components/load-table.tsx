@@ -1,4 +1,14 @@
-import { Table, Text, Title } from '@mantine/core'
+import {
+  Table,
+  TableScrollContainer,
+  TableTbody,
+  TableTd,
+  TableTh,
+  TableThead,
+  TableTr,
+  Text,
+  Title,
+} from '@mantine/core'
 import type { PersonProgress } from '../person-queries'
 
 /** What each week asked: tries and minutes of hard work by joint, and where it grew too fast. */
@@ -15,30 +25,32 @@ export function LoadTable({ weeks, joints, tooSoon }: Pick<PersonProgress, 'week
           Hard for the arms two days running, up to {tooSoon.join(' and ')}: leave 48 hours between.
         </Text>
       )}
-      <Table.ScrollContainer minWidth={320}>
+      <TableScrollContainer minWidth={320}>
         <Table verticalSpacing={2}>
-          <Table.Thead>
-            <Table.Tr>
-              <Table.Th>Week of</Table.Th>
-              <Table.Th>Tries</Table.Th>
+          <TableThead>
+            <TableTr>
+              <TableTh>Week of</TableTh>
+              <TableTh>Tries</TableTh>
               {joints.map((joint) => (
-                <Table.Th key={joint}>{joint}</Table.Th>
+                <TableTh key={joint} tt="capitalize">
+                  {joint}
+                </TableTh>
               ))}
-            </Table.Tr>
-          </Table.Thead>
-          <Table.Tbody>
+            </TableTr>
+          </TableThead>
+          <TableTbody>
             {weeks.map((w) => (
-              <Table.Tr key={w.label} title={w.grew === '' ? undefined : w.grew}>
-                <Table.Td>{w.label}</Table.Td>
-                <Table.Td>{w.tries}</Table.Td>
+              <TableTr key={w.label} title={w.grew === '' ? undefined : w.grew}>
+                <TableTd>{w.label}</TableTd>
+                <TableTd>{w.tries}</TableTd>
                 {w.joints.map((m, i) => (
-                  <Table.Td key={joints[i]}>{m}</Table.Td>
+                  <TableTd key={joints[i]}>{m}</TableTd>
                 ))}
-              </Table.Tr>
+              </TableTr>
             ))}
-          </Table.Tbody>
+          </TableTbody>
         </Table>
-      </Table.ScrollContainer>
+      </TableScrollContainer>
       <Text size="sm" c="dimmed">
         Seconds as they were recorded; a clean try without seconds counts its usual dose.
       </Text>

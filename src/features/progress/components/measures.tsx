@@ -1,4 +1,4 @@
-import { Stack, Table, Text, Title } from '@mantine/core'
+import { Stack, Table, TableTbody, TableTd, TableTh, TableThead, TableTr, Text, Title } from '@mantine/core'
 import type { MeasureView } from '../person-queries'
 import { LazyMeasureChart } from './lazy-measure-chart'
 import classes from './progress.module.css'
@@ -14,7 +14,7 @@ export function Measures({ measures }: { measures: readonly MeasureView[] }) {
         <MeasureCard key={m.id} measure={m} />
       ))}
       {behind.length === 0 ? null : (
-        <details>
+        <details open={ahead.length === 0}>
           <summary>{behind.length} that nothing ahead asks for</summary>
           <Stack mt="sm">
             {behind.map((m) => (
@@ -41,24 +41,24 @@ function MeasureCard({ measure }: { measure: MeasureView }) {
       <div className={classes.beside}>
         <LazyMeasureChart measure={measure} />
         <Table verticalSpacing={2} aria-label={`${name}, day by day`}>
-          <Table.Thead>
-            <Table.Tr>
-              <Table.Th>Day</Table.Th>
-              <Table.Th>{sided ? 'Weaker side' : 'Result'}</Table.Th>
-              {sided ? <Table.Th>Left · right</Table.Th> : null}
-              <Table.Th>Counts</Table.Th>
-            </Table.Tr>
-          </Table.Thead>
-          <Table.Tbody>
+          <TableThead>
+            <TableTr>
+              <TableTh>Day</TableTh>
+              <TableTh>{sided ? 'Weaker side' : 'Result'}</TableTh>
+              {sided ? <TableTh>Left · right</TableTh> : null}
+              <TableTh>Counts</TableTh>
+            </TableTr>
+          </TableThead>
+          <TableTbody>
             {rows.map((r) => (
-              <Table.Tr key={r.dayLabel}>
-                <Table.Td>{r.dayLabel}</Table.Td>
-                <Table.Td>{r.value}</Table.Td>
-                {sided ? <Table.Td>{r.sides}</Table.Td> : null}
-                <Table.Td>{r.counts}</Table.Td>
-              </Table.Tr>
+              <TableTr key={r.dayLabel}>
+                <TableTd>{r.dayLabel}</TableTd>
+                <TableTd>{r.value}</TableTd>
+                {sided ? <TableTd>{r.sides}</TableTd> : null}
+                <TableTd>{r.counts}</TableTd>
+              </TableTr>
             ))}
-          </Table.Tbody>
+          </TableTbody>
         </Table>
       </div>
     </section>

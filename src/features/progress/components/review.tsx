@@ -1,4 +1,4 @@
-import { List, SimpleGrid, Text, Title } from '@mantine/core'
+import { List, ListItem, SimpleGrid, Text, Title } from '@mantine/core'
 import { TextLink } from '@/ui/text-link'
 import type { Line, Review } from '../review-queries'
 
@@ -7,7 +7,11 @@ type Part = { title: string; lines: readonly Line[] | null; none: string }
 /** The week in one look: who moved, who stands still, who is missing, who went short, whose soreness repeats. */
 export function WeekReview({ review }: { review: Review }) {
   const parts: Part[] = [
-    { title: 'Moved up or down', lines: review.moved, none: 'Nobody’s step changed this week.' },
+    {
+      title: 'Moved up or down',
+      lines: review.moved,
+      none: 'Nobody’s step changed in a class of the last seven days.',
+    },
     { title: 'Stands still', lines: review.still, none: 'Nothing that is worked at stands still.' },
     { title: 'Not seen', lines: review.away, none: 'Everybody was here in the last three weeks.' },
     {
@@ -36,12 +40,12 @@ export function WeekReview({ review }: { review: Review }) {
           ) : (
             <List spacing={4}>
               {lines.map(({ id, name, text }) => (
-                <List.Item key={id + text}>
+                <ListItem key={id + text}>
                   <TextLink href={`/progress/${id}`} fw={600}>
                     {name}
                   </TextLink>
                   : {text}
-                </List.Item>
+                </ListItem>
               ))}
             </List>
           )}
