@@ -18,15 +18,6 @@ export function describeAway({ from, to, days }: Away): string {
   return `Away ${count(Math.round(days / 7), 'week')}, ${formatDay(from)} to ${formatDay(to)}.`
 }
 
-/** What a week asked of a joint, or of a try: `12 tries`, `wrist 4 min`. */
-export function describeWeekPart(
-  part: string,
-  { hops, seconds }: Pick<WeekLoad, 'hops' | 'seconds'>,
-): string {
-  if (part === 'hops') return count(hops, 'try', 'tries')
-  return `${part} ${minutes(seconds[part] ?? 0)}`
-}
-
 /** Minutes of work, as a table holds them. */
 export function minutes(seconds: number): string {
   return seconds === 0

@@ -61,20 +61,14 @@ export function Shell({
   const [sheet, sheetControl] = useDisclosure()
   const router = useRouter()
   const path = usePathname()
-  // A tablet that is passed round shows its own screen, with nothing to press beside it and no keys that lead away.
-  const passedRound = path.startsWith('/pass/')
   const onFloor = FLOOR.test(path)
-  useGoKeys(router, !passedRound)
-  useHotkeys(
-    passedRound
-      ? []
-      : [
-          ['mod+K', () => openPalette()],
-          ['shift+?', () => sheetControl.open()],
-          ['?', () => sheetControl.open()],
-          ['p', () => void togglePrivate()],
-        ],
-  )
+  useGoKeys(router)
+  useHotkeys([
+    ['mod+K', () => openPalette()],
+    ['shift+?', () => sheetControl.open()],
+    ['?', () => sheetControl.open()],
+    ['p', () => void togglePrivate()],
+  ])
   const togglePrivate = async (): Promise<void> => {
     await onPrivate(!isPrivate)
   }
@@ -92,13 +86,6 @@ export function Shell({
     ...RAIL.map(({ label, question, href }) => ({ label, description: question, href })),
     { label: 'Help', description: 'What does that mean?', href: '/help' },
   ]
-  if (passedRound)
-    return (
-      <main id="content" tabIndex={-1} className="passed">
-        {floorLog}
-        {children}
-      </main>
-    )
   return (
     <AppShell
       header={{ height: 56 }}
@@ -216,10 +203,9 @@ function SchemeSwitch() {
 }
 
 /** `g` and then a letter goes to a page. */
-function useGoKeys(router: ReturnType<typeof useRouter>, on: boolean): void {
+function useGoKeys(router: ReturnType<typeof useRouter>): void {
   const armedAt = useRef(-Infinity)
   useEffect(() => {
-    if (!on) return
     const WINDOW_MS = 1200
     const onKey = (event: KeyboardEvent): void => {
       const target = event.target as HTMLElement | null
@@ -240,5 +226,5 @@ function useGoKeys(router: ReturnType<typeof useRouter>, on: boolean): void {
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
-  }, [router, on])
+  }, [router])
 }
