@@ -37,6 +37,7 @@ const load = async () => ({
   roomDisplay: await import('./teaching/board-queries'),
   wrap: await import('./teaching/wrap-queries'),
   log: await import('./teaching/log-queries'),
+  home: await import('./home/queries'),
   progress: await import('./progress/person-queries'),
   review: await import('./progress/review-queries'),
   today: await import('./today/queries'),
@@ -171,8 +172,9 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
   teachList: (ctx) => app.teaching.teachList(ctx, null),
   changesOf: (ctx) => app.teaching.changesOf(ctx, CLASS),
   endedClasses: (ctx) => app.teaching.endedClasses(ctx, null),
-  personProgress: (ctx) =>
-    everybody((id) => (['FS', 'HD'] as const).map((f) => app.progress.personProgress(ctx, id, f))),
+  homeView: (ctx) => everybody((id) => app.home.homeView(ctx, id)),
+  homeByToken: (ctx) => app.home.homeByToken(ctx, 'no way in'),
+  personProgress: (ctx) => everybody((id) => app.progress.personProgress(ctx, id, 'FS')),
   studioReview: (ctx) => app.review.studioReview(ctx),
   todayData: (ctx) => app.today.todayData(ctx),
 }

@@ -28,6 +28,7 @@ export function repeatAtHome(
   })
 }
 
-function isForAlone(load: Load): boolean {
+/** Whether a load is light enough to need nobody who watches. */
+export function isForAlone(load: Load): boolean {
   return LOAD_TAGS.every((tag) => (load[tag] ?? 0) <= (ALONE[tag] ?? Infinity))
 }

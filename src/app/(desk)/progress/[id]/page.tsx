@@ -22,6 +22,9 @@ export default page<{ params: Promise<{ id: string }>; searchParams: Promise<{ f
     return (
       <>
         <PageHead title={`${found.name}, week by week`}>
+          <LinkButton href={`/progress/${id}/home`} variant="default">
+            Practice at home
+          </LinkButton>
           <LinkButton href={`/readiness/${id}?family=${found.family}`} variant="default">
             What comes next
           </LinkButton>

@@ -1,0 +1,73 @@
+'use client'
+
+import { Button, CopyButton, Group, Stack, Text, TextInput, Title } from '@mantine/core'
+import { useState } from 'react'
+import { FormProblem } from '@/ui/form-problem'
+import { saveFile } from '@/ui/save-file'
+import { useSubmit } from '../../use-submit'
+import { endHomeLink, homeAsCalendar, makeHomeLink } from '../actions'
+
+/** Ways to hand a week over: a private link, a calendar file. */
+export function HomeLink({ studentId, until }: { studentId: string; until: string }) {
+  const made = useSubmit(makeHomeLink)
+  const ended = useSubmit(endHomeLink)
+  const calendar = useSubmit(homeAsCalendar)
+  const [address, setAddress] = useState('')
+  const make = async (): Promise<void> => {
+    const link = await made.send({ studentId })
+    if (link) setAddress(window.location.origin + link.path)
+  }
+  const end = async (): Promise<void> => {
+    if (await ended.send({ studentId })) setAddress('')
+  }
+  const keep = async (): Promise<void> => {
+    const file = await calendar.send({ studentId })
+    if (file) saveFile(file.name, 'text/calendar', file.text)
+  }
+  return (
+    <section className="card no-print" aria-label="Hand it over">
+      <Stack gap="sm">
+        <Title order={2} fz="lg">
+          Hand it over
+        </Title>
+        <Text>
+          {until === ''
+            ? 'A private link shows this sheet on their phone and takes their ticks. Whoever has it sees it: give it to them alone.'
+            : `A private link is open until ${until}. A new one ends it.`}
+        </Text>
+        {address === '' ? null : (
+          <Group align="flex-end" wrap="nowrap">
+            <TextInput
+              flex={1}
+              label="Private link, shown this once"
+              value={address}
+              readOnly
+              onFocus={(event) => event.currentTarget.select()}
+            />
+            <CopyButton value={address}>
+              {({ copied, copy }) => (
+                <Button variant="default" onClick={copy}>
+                  {copied ? 'Copied' : 'Copy'}
+                </Button>
+              )}
+            </CopyButton>
+          </Group>
+        )}
+        <FormProblem message={made.problemOf('') ?? ended.problemOf('') ?? calendar.problemOf('')} />
+        <Group>
+          <Button variant="default" loading={made.busy} onClick={() => void make()}>
+            {until === '' ? 'Make a private link' : 'Make a new link'}
+          </Button>
+          {until === '' ? null : (
+            <Button variant="default" loading={ended.busy} onClick={() => void end()}>
+              End the link
+            </Button>
+          )}
+          <Button variant="default" loading={calendar.busy} onClick={() => void keep()}>
+            Into a calendar
+          </Button>
+        </Group>
+      </Stack>
+    </section>
+  )
+}
