@@ -26,3 +26,8 @@ export function formatDay(day: Day): string {
   const [year = '', month = '1', date = '1'] = day.split('-')
   return `${Number(date)} ${MONTHS[Number(month) - 1] ?? month} ${year}`
 }
+
+/** The same without its year, where the year is plain: `3 Mar`. */
+export function shortDay(day: Day): string {
+  return formatDay(day).replace(/ \d{4}$/, '')
+}

@@ -37,7 +37,9 @@ export function standingStill(
 ): Still[] {
   return decision.missing
     .flatMap((missing): Still[] => {
-      const { gate } = missing
+      const { gate, state } = missing
+      // What is reached and only wants its days is no standing still.
+      if (state === 'confirm' || state === 'met') return []
       if (gate.op !== '>=' && gate.op !== '<=') return []
       const check = findById(practice.checks, gate.check)
       const last = observations.findLast((o) => o.checkId === check.id)

@@ -202,7 +202,7 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
   {
     name: 'Greta Sommerby',
     statureCm: 169,
-    hold: [42, 41],
+    hold: [40, 39],
     headClearCm: 3,
     legLift: [24, 21],
     overheadFists: [2, 1],

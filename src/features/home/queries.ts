@@ -1,11 +1,12 @@
 import 'server-only'
-import { formatDay, type Day } from '@/core/day'
+import { formatDay, shortDay, type Day } from '@/core/day'
 import type { Picture } from '@/core/figure/picture'
 import { pictureFor } from '@/core/figure/picture-of'
 import { afterWeek } from '@/core/home/grow'
 import { mayGoHome } from '@/core/home/compose'
 import { AT_HOME, type AtHome, type Tick } from '@/core/home/home'
 import { findById } from '@/core/practice/find'
+import type { Drill } from '@/core/practice/schema'
 import { count } from '@/core/words/number'
 import { describeHomeDose } from '@/core/words/home'
 import { weakerFirst } from '@/core/words/next-steps'
@@ -118,7 +119,7 @@ function sheetView(
       dose: describeHomeDose(item, student.breathS),
       side: weakerFirst(item.weaker),
       numbers: ownNumbers(ctx, own, drill.setups[0] ?? null, ways),
-      isNew: !shown.has(drill.id),
+      isNew: !shown.has(drill.id) && isWork(drill),
       // An alarm closes everything: first what it asks for.
       closed: referral !== null || !mayGoHome(drill, within, has),
       picture: pictureFor(practice, drill.id, own ?? anyBody()),
@@ -126,7 +127,7 @@ function sheetView(
   })
   return {
     ...{ planId: id, madeLabel: formatDay(day), minutes: sheet.minutes },
-    days: sheet.days.map((d) => ({ day: d, label: formatDay(d) })),
+    days: sheet.days.map((d) => ({ day: d, label: shortDay(d) })),
     items,
     instead: practice.substitutes.flatMap((s) =>
       AT_HOME.some((thing) => thing === s.for) && wanted.has(s.for)
@@ -135,6 +136,11 @@ function sheetView(
     ),
     ticks: Object.fromEntries(ticksOf(scope, id).map((t) => [`${t.drillId} ${t.day}`, t.tick])),
   }
+}
+
+/** Real work wants to be seen once before it goes home; a wrist roll or a breath does not. */
+function isWork({ load }: Drill): boolean {
+  return Object.values(load).some((level) => level >= 2)
 }
 
 /** What this week's ticks do to each thing next week. */

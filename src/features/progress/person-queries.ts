@@ -1,5 +1,5 @@
 import 'server-only'
-import { daysBetween, formatDay, type Day } from '@/core/day'
+import { daysBetween, formatDay, shortDay, type Day } from '@/core/day'
 import { pictureFor } from '@/core/figure/picture-of'
 import type { Picture } from '@/core/figure/picture'
 import { findById } from '@/core/practice/find'
@@ -182,7 +182,7 @@ function measureView({ practice, studio }: Context, measure: Measure, gap: strin
 
 function weekView(week: WeekLoad, joints: readonly string[]): WeekView {
   return {
-    label: formatDay(week.week),
+    label: shortDay(week.week),
     tries: week.hops === 0 ? '–' : String(week.hops),
     joints: joints.map((joint) => minutes(week.seconds[joint] ?? 0)),
     grew: describeGrowth(week),

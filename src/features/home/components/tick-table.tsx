@@ -78,7 +78,8 @@ function Ticks({ sheet, today, busy, problem, onTick }: Props) {
                     <Select
                       className="no-print"
                       size="sm"
-                      w={128}
+                      comboboxProps={{ width: 160, position: 'bottom-start' }}
+                      w={116}
                       aria-label={`${item.name}, ${d.label}`}
                       placeholder={d.day > today ? 'to come' : '–'}
                       disabled={busy || d.day > today}
