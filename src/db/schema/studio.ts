@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm'
-import { check, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { check, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { OVERRIDABLE, type Override } from '@/core/practice/override'
 import type { StudioFloor } from '@/core/approaches/floor'
 import { SCOPES } from '@/core/approaches/resolve'
 import { CONDITIONS } from '@/core/props/inventory'
@@ -74,4 +75,20 @@ export const approachChoice = sqliteTable(
     day: text('day').notNull(),
   },
   (t) => [primaryKey({ columns: [t.studioId, t.scope, t.scopeId, t.approach] })],
+)
+
+/** What a studio says or asks in its own way, over the practice that ships. The newest of an entry counts. */
+export const practiceOverride = sqliteTable(
+  'practice_override',
+  {
+    ...owned,
+    id: text('id').primaryKey(),
+    kind: text('kind', { enum: OVERRIDABLE }).notNull(),
+    target: text('target').notNull(),
+    /** Null gives the practice back its own. */
+    fields: text('fields', { mode: 'json' }).$type<Override['fields']>(),
+    by: text('by').notNull(),
+    atMs: integer('at_ms').notNull(),
+  },
+  (t) => [index('practice_override_target').on(t.target)],
 )

@@ -5,6 +5,8 @@ import { notFound } from 'next/navigation'
 import classes from '@/features/library/components/library.module.css'
 import { entryPage } from '@/features/library/queries'
 import { page } from '@/features/page'
+import { OwnForm } from '@/features/practice-own/components/own-form'
+import { ownView } from '@/features/practice-own/queries'
 import { DoseRunner } from '@/features/readiness/components/dose-runner'
 import { Figure } from '@/ui/figure/figure'
 import { LinkButton } from '@/ui/link-button'
@@ -16,8 +18,10 @@ import { SafetyLine } from '@/ui/safety-line'
 export const metadata: Metadata = { title: 'Library' }
 
 export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params }) => {
-  const entry = entryPage(ctx, (await params).id)
+  const { id } = await params
+  const entry = entryPage(ctx, id)
   if (!entry) notFound()
+  const own = ownView(ctx, id)
   return (
     <article>
       <PageHead title={entry.name} lead={[entry.also, entry.kind].filter((t) => t !== '').join(' · ')}>
@@ -52,6 +56,12 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
           </section>
         ))}
       </Stack>
+      {own ? (
+        <details className="no-print" open={own.isOwn}>
+          <summary>{own.isOwn ? 'Changed for this studio' : 'Say or ask it in your own way'}</summary>
+          <OwnForm key={own.history.length} own={own} />
+        </details>
+      ) : null}
       <Text className={classes.small} mt="lg">
         Known in exports as {entry.id}.
       </Text>

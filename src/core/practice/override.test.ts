@@ -1,0 +1,115 @@
+import fc from 'fast-check'
+import { describeOverrideRefusal, fieldName } from '../words/own-practice'
+import { findById } from './find'
+import { integrityFlaws } from './integrity'
+import { shippedPractice } from './library'
+import { fieldsOf, OVERRIDABLE, withOverrides, type Override } from './override'
+
+const practice = shippedPractice()
+const laid = (...overrides: Override[]) => {
+  const made = withOverrides(overrides)
+  if (!made.ok) throw new Error(JSON.stringify(made.refusal))
+  return made.value
+}
+const refusedWith = (override: Override) => {
+  const made = withOverrides([override])
+  return made.ok ? [] : made.refusal
+}
+const TARGETS = {
+  stage: practice.stages.map((s) => s.id),
+  drill: practice.drills.map((d) => d.id),
+  check: practice.checks.map((c) => c.id),
+  fault: practice.faults.map((f) => f.id),
+}
+
+describe('a studio’s own practice', () => {
+  it('is what ships where nothing is laid over it', () => {
+    expect(JSON.stringify(laid())).toBe(JSON.stringify(practice))
+  })
+  it('has every change within its range hold together, and changes nothing else', () => {
+    const anyChange = fc.constantFrom(...OVERRIDABLE).chain((kind) =>
+      fc.constantFrom(...TARGETS[kind]).chain((id) => {
+        const fields = fieldsOf(kind, id)
+        return fc
+          .record(
+            Object.fromEntries(
+              fields.map((f) => [
+                f.key,
+                f.kind === 'text'
+                  ? fc.constantFrom('Own words', f.practice)
+                  : fc.integer({ min: Math.ceil(f.min), max: Math.floor(f.max) }),
+              ]),
+            ),
+            { requiredKeys: [] },
+          )
+          .map((chosen): Override => ({ kind, id, fields: chosen as Override['fields'] }))
+      }),
+    )
+    fc.assert(
+      fc.property(anyChange, (override) => {
+        const own = laid(override)
+        expect(integrityFlaws(own)).toEqual([])
+        const list = ({ stage: 'stages', drill: 'drills', check: 'checks', fault: 'faults' } as const)[
+          override.kind
+        ]
+        for (const [name, entries] of Object.entries(own))
+          if (name !== list) expect(entries).toEqual(practice[name as keyof typeof practice])
+        for (const entry of own[list])
+          if (entry.id !== override.id)
+            expect(entry).toEqual(findById(practice[list] as { id: string }[], entry.id))
+      }),
+      { numRuns: 40 },
+    )
+  })
+  it('moves a threshold, a dose and a name, and strain with the dose', () => {
+    // On hands or forearms, usually up to half a minute, and with room for more.
+    const long = practice.drills.find(
+      ({ load, dose }) => load.ST === 2 && (load.WB ?? load.FB) && dose.seconds && dose.seconds.max > 30,
+    )!
+    const own = laid(
+      { kind: 'stage', id: 'FS-07', fields: { 'gate.CK-dolphin-hold': 40, name: '  L at the wall ' } },
+      { kind: 'drill', id: long.id, fields: { 'dose.seconds': long.dose.seconds!.max } },
+    )
+    const stage = findById(own.stages, 'FS-07')
+    expect(stage.name).toBe('L at the wall')
+    expect(stage.gates.find((g) => g.check === 'CK-dolphin-hold')?.value).toBe(40)
+    expect(findById(own.drills, long.id).load.ST).toBe(3)
+  })
+  it('never loosens a threshold that has no range, and never touches a load, a limit or a ladder', () => {
+    const field = fieldsOf('stage', 'FS-07').find((f) => f.key === 'gate.CK-dolphin-hold')
+    expect(field).toMatchObject({ practice: 30, min: 30 })
+    expect(refusedWith({ kind: 'stage', id: 'FS-07', fields: { 'gate.CK-dolphin-hold': 29 } })).toMatchObject(
+      [{ code: 'out-of-range', min: 30 }],
+    )
+    for (const key of [
+      'load',
+      'load.FR',
+      'after',
+      'exits',
+      'gates',
+      'id',
+      '__proto__',
+      'constructor.prototype',
+    ])
+      expect(refusedWith({ kind: 'stage', id: 'FS-07', fields: { [key]: 1 } })).toMatchObject([
+        { code: 'unknown' },
+      ])
+  })
+  it('says what is wrong, field by field, in a sentence', () => {
+    const wrong = refusedWith({
+      kind: 'drill',
+      id: 'DR-hollow',
+      fields: { name: ' ', do: 'x'.repeat(141), 'dose.seconds': NaN, 'dose.sets': 99 },
+    })
+    expect(wrong.map((w) => describeOverrideRefusal(practice, w))).toEqual([
+      'Name needs a word or two.',
+      'Do: 140 characters at most, so that it fits a card.',
+      'Seconds: type a number.',
+      'Sets: 3 to 6, the range it is kept with.',
+    ])
+    expect(fieldName(practice, 'gate.CK-dolphin-hold')).toBe('Asks: Dolphin hold, s')
+    expect(refusedWith({ kind: 'drill', id: 'DR-moon', fields: { name: 'x' } })).toMatchObject([
+      { code: 'unknown' },
+    ])
+  })
+})

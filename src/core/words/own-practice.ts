@@ -1,0 +1,43 @@
+import type { Library } from '../practice/library'
+import type { OverrideRefusal } from '../practice/override'
+import { plain } from './number'
+
+const FIELD: Readonly<Record<string, string>> = {
+  name: 'Name',
+  do: 'Do',
+  lookFor: 'Look for',
+  cue: 'Say',
+  asks: 'It answers',
+  run: 'How it is taken',
+  see: 'What is seen',
+  'dose.sets': 'Sets',
+  'dose.reps': 'Times',
+  'dose.breaths': 'Breaths',
+  'dose.seconds': 'Seconds',
+  'dose.cap': 'Tries at most',
+}
+
+/** A field as a form names it; a threshold goes by its check. */
+export function fieldName({ checks }: Pick<Library, 'checks'>, key: string): string {
+  if (!key.startsWith('gate.')) return FIELD[key] ?? key
+  const check = checks.find((c) => c.id === key.slice('gate.'.length))
+  return check ? `Asks: ${check.name}, ${check.unit}` : key
+}
+
+/** Why an entry cannot be changed so, in a sentence. */
+export function describeOverrideRefusal(practice: Pick<Library, 'checks'>, why: OverrideRefusal): string {
+  switch (why.code) {
+    case 'unknown':
+      return 'That is not something a studio changes.'
+    case 'empty':
+      return `${fieldName(practice, why.key)} needs a word or two.`
+    case 'not-a-number':
+      return `${fieldName(practice, why.key)}: type a number.`
+    case 'too-long':
+      return `${fieldName(practice, why.key)}: ${why.most} characters at most, so that it fits a card.`
+    case 'out-of-range':
+      return `${fieldName(practice, why.key)}: ${plain(why.min)} to ${plain(why.max)}, the range it is kept with.`
+    case 'flaw':
+      return `With this the practice would not hold together: ${why.detail}.`
+  }
+}

@@ -1,0 +1,75 @@
+import { demoWorld } from '@/core/simulate/demo'
+import { ownData, ownDevice, refusedAt, screen, seedWorld, value } from '@/testing/actions'
+
+jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
+jest.mock('next/headers', () => ({ cookies: () => Promise.resolve({ get: () => undefined }) }))
+
+const DAY = '2026-03-10'
+ownData('own', DAY)
+const world = demoWorld(DAY)
+const { v7 } = ownDevice(81, DAY)
+const wren = world.students.find((s) => s.name === 'Wren Haskett')?.id ?? ''
+
+const load = async () => ({
+  actions: await import('./actions'),
+  queries: await import('./queries'),
+  person: await import('../readiness/person-queries'),
+})
+let app: Awaited<ReturnType<typeof load>>
+beforeAll(async () => {
+  app = await load()
+  await seedWorld(DAY)
+})
+const KEY = 'gate.CK-dolphin-hold'
+const target = { kind: 'stage' as const, target: 'FS-05' }
+const holdOf = async () => {
+  const person = app.person.personReadiness(await screen(), wren, {
+    ...{ family: 'FS', withTurnings: false, withAll: false },
+  })
+  return JSON.stringify(person?.path.open) + JSON.stringify(person?.decision)
+}
+
+it('a threshold is changed: what it does is told first, then it stands in decisions, and it goes back', async () => {
+  const field = app.queries.ownView(await screen(), 'FS-05')?.fields.find((f) => f.key === KEY)
+  const typed = { [KEY]: String(Number(field?.practice) + 60) }
+  const before = await holdOf()
+  const told = value(await app.actions.tryOwn({ ...target, typed }))
+  expect(told.lines.some((line) => /: from .+ to .+\.$/.test(line))).toBe(true)
+  // Nothing is stored by asking.
+  expect(await holdOf()).toBe(before)
+  expect(app.queries.ownView(await screen(), 'FS-05')?.history).toEqual([])
+  value(await app.actions.keepOwn({ ...target, typed, id: v7() }))
+  const own = app.queries.ownView(await screen(), 'FS-05')
+  expect(own?.isOwn).toBe(true)
+  expect(own?.fields.find((f) => f.key === KEY)?.value).toBe(typed[KEY])
+  expect(own?.history[0]?.what).toContain(`${typed[KEY]} in place of ${field?.practice}`)
+  value(await app.actions.dropOwn({ kind: 'stage', target: 'FS-05', id: v7() }))
+  expect(await holdOf()).toBe(before)
+  expect(app.queries.ownView(await screen(), 'FS-05')).toMatchObject({ isOwn: false })
+  expect(app.queries.ownView(await screen(), 'FS-05')?.history).toHaveLength(2)
+})
+
+it('refuses beside the field, and where nothing differs', async () => {
+  expect(refusedAt(await app.actions.keepOwn({ ...target, id: v7(), typed: { [KEY]: 'long' } }))).toEqual([
+    KEY,
+  ])
+  expect(refusedAt(await app.actions.keepOwn({ ...target, id: v7(), typed: {} }))).toEqual([''])
+  expect(refusedAt(await app.actions.dropOwn({ kind: 'drill', target: 'DR-hollow', id: v7() }))).toEqual([''])
+  expect(app.queries.ownView(await screen(), 'EX-roll')).toBeNull()
+})
+
+it('an override that no longer fits what ships is left out, and the others hold', async () => {
+  const { addOverride } = await import('@/db/overrides')
+  const { scope } = await screen()
+  const by = { by: '', atMs: 1 }
+  addOverride(scope, { id: v7(), kind: 'stage', target: 'FS-05', fields: { gone: 'x' }, ...by })
+  addOverride(scope, {
+    id: v7(),
+    kind: 'drill',
+    target: 'DR-hollow',
+    fields: { name: 'Boat from below' },
+    ...by,
+  })
+  const { practice } = await screen()
+  expect(practice.drills.find((d) => d.id === 'DR-hollow')?.name).toBe('Boat from below')
+})
