@@ -91,3 +91,20 @@ export function attendanceBefore(
 export function absentFrom(scope: Scope, classId: string): Set<string> {
   return new Set(rosterOf(scope, classId).flatMap((l) => (l.attended === 'absent' ? [l.studentId] : [])))
 }
+
+/** Every mark that stands, oldest class first, with its class's name. */
+export function attendanceMarks(
+  scope: Scope,
+): { day: Day; title: string; studentId: string; mark: Attended }[] {
+  const rows = scope.db
+    .select({ mark: attendance, day: classSession.day, title: classSession.title })
+    .from(attendance)
+    .innerJoin(classSession, eq(attendance.classId, classSession.id))
+    .where(mine(scope, attendance))
+    .orderBy(asc(classSession.day), asc(classSession.startTime))
+    .all()
+    .map(({ mark, day, title }) => ({ ...mark, day, title }))
+  return [...latestBy(rows, (r) => `${r.studentId} ${r.classId}`).values()].flatMap(
+    ({ day, title, studentId, mark }) => (mark ? [{ day, title, studentId, mark }] : []),
+  )
+}

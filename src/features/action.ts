@@ -63,7 +63,7 @@ class Refused extends Error {
 }
 
 /** One transaction of which nothing stays where the answer is a refusal. */
-function orNothing<T>(work: (ctx: Context) => Answer<T>, privacy: Privacy): Answer<T> {
+export function orNothing<T>(work: (ctx: Context) => Answer<T>, privacy: Privacy): Answer<T> {
   try {
     return inOneGo((ctx) => {
       const answer = work(ctx)

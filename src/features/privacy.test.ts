@@ -38,6 +38,7 @@ const load = async () => ({
   wrap: await import('./teaching/wrap-queries'),
   log: await import('./teaching/log-queries'),
   home: await import('./home/queries'),
+  files: await import('./studio-file/queries'),
   own: await import('./practice-own/queries'),
   progress: await import('./progress/person-queries'),
   review: await import('./progress/review-queries'),
@@ -176,6 +177,7 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
   ownView: (ctx) => app.own.ownView(ctx, 'FS-07'),
   previewOwn: (ctx) =>
     app.own.previewOwn(ctx, { kind: 'stage', id: 'FS-07', fields: { 'gate.CK-dolphin-hold': 20 } }),
+  isEmptyStudio: (ctx) => app.files.isEmptyStudio(ctx),
   homeView: (ctx) => everybody((id) => app.home.homeView(ctx, id)),
   homeByToken: (ctx) => app.home.homeByToken(ctx, 'no way in'),
   personProgress: (ctx) => everybody((id) => app.progress.personProgress(ctx, id, 'FS')),

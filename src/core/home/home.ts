@@ -5,7 +5,7 @@ export const AT_HOME = ['wall', 'strap', 'block', 'blanket', 'bolster', 'chair',
 export type AtHome = (typeof AT_HOME)[number]
 
 /** One thing to do at home, with this week's dose. */
-export const homeItemSchema = z.strictObject({
+const homeItemSchema = z.strictObject({
   drillId: z.string(),
   sets: z.number().int().positive(),
   /** How many in a set, or how many holds; null where one hold is a set. */

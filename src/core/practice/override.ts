@@ -9,7 +9,7 @@ import { CARD_LIMIT, DoseSchema, LoadSchema } from './schema-base'
 export const OVERRIDABLE = ['stage', 'drill', 'check', 'fault'] as const
 export type Overridable = (typeof OVERRIDABLE)[number]
 
-export const overrideSchema = z.strictObject({
+const overrideSchema = z.strictObject({
   kind: z.enum(OVERRIDABLE),
   id: z.string().max(60),
   /** Only what differs from the practice, by field. */
@@ -108,7 +108,7 @@ function rangeOf(check: string): { min: number; max: number } | undefined {
 }
 
 /** What is wrong with an override on its own, field by field. */
-export function overrideFlaws({ kind, id, fields }: Override): OverrideRefusal[] {
+function overrideFlaws({ kind, id, fields }: Override): OverrideRefusal[] {
   const known = new Map(fieldsOf(kind, id).map((f) => [f.key, f]))
   return Object.entries(fields).flatMap(([key, value]): OverrideRefusal[] => {
     const field = known.get(key)

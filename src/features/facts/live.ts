@@ -1,5 +1,6 @@
 import 'server-only'
 import { EventEmitter } from 'node:events'
+import { isOwnPage } from '../own-page'
 
 const shared = globalThis as typeof globalThis & { levitarFloor?: EventEmitter }
 // Routes may be loaded apart from each other; the process has one bell.
@@ -21,8 +22,7 @@ export function ring(classId: string | null, deviceId: string): void {
  * whoever listens asks for the page again with what their own screen may show.
  */
 export function liveResponse(request: Request, classId: string): Response {
-  if ((request.headers.get('sec-fetch-site') ?? 'same-origin') !== 'same-origin')
-    return new Response(null, { status: 403 })
+  if (!isOwnPage(request)) return new Response(null, { status: 403 })
   const encoder = new TextEncoder()
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {

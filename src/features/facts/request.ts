@@ -1,6 +1,7 @@
 import 'server-only'
 import { contextFor } from '../context'
 import { privacyHere } from '../layer'
+import { isOwnPage } from '../own-page'
 import { receive } from './receive'
 import type { ServerTime } from './wire'
 
@@ -9,10 +10,9 @@ const MOST_BYTES = 256 * 1024
 
 /** A batch over the wire; every answer tells the server's clock, by which a device reckons the day of its taps. */
 export async function receiveRequest(request: Request): Promise<Response> {
-  // A page of another site can send a form, but neither JSON nor this header's value.
-  const from = request.headers.get('sec-fetch-site') ?? 'same-origin'
+  // A page of another site can send a form, but not JSON.
   const json = request.headers.get('content-type')?.startsWith('application/json') ?? false
-  if (from !== 'same-origin' || !json) return new Response(null, { status: 403 })
+  if (!isOwnPage(request) || !json) return new Response(null, { status: 403 })
   const text = await request.text()
   if (text.length > MOST_BYTES) return new Response(null, { status: 413 })
   const received = receive(parse(text), await privacyHere())

@@ -13,6 +13,7 @@ const TABS = [
   ['/studio/house', 'House rules'],
   ['/studio/emergency', 'Emergency card'],
   ['/studio/incidents', 'Incidents'],
+  ['/studio/files', 'In and out'],
 ] as const
 
 /** Parts of the studio. */

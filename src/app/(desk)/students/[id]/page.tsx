@@ -4,6 +4,7 @@ import { notFound } from 'next/navigation'
 import { BodyLines } from '@/features/students/components/body-lines'
 import { ArchiveButton, ProfileForm } from '@/features/students/components/profile-form'
 import { EraseButton } from '@/features/students/components/erase-button'
+import { OwnFileButton } from '@/features/studio-file/components/own-file-button'
 import { bodyLines, incidentCount, profileValues, studentProfile } from '@/features/students/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
@@ -49,6 +50,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
         </GridCol>
       </Grid>
       <Divider />
+      <OwnFileButton studentId={id} name={student.name} />
       <ArchiveButton id={id} name={student.name} archived={student.archivedDay !== null} />
       <EraseButton id={id} name={student.name} incidents={incidentCount(ctx, id)} />
     </Stack>

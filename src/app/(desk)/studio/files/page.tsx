@@ -1,0 +1,17 @@
+import { Stack } from '@mantine/core'
+import type { Metadata } from 'next'
+import { page } from '@/features/page'
+import { BringIn } from '@/features/studio-file/components/bring-in'
+import { TakeOut } from '@/features/studio-file/components/take-out'
+import { isEmptyStudio } from '@/features/studio-file/queries'
+import { PageHead } from '@/ui/page-head'
+
+export const metadata: Metadata = { title: 'In and out' }
+
+export default page((ctx) => (
+  <Stack>
+    <PageHead title="What goes in and out?" lead="Yours to keep, to move and to read elsewhere" />
+    <TakeOut />
+    <BringIn isEmpty={isEmptyStudio(ctx)} />
+  </Stack>
+))
