@@ -22,7 +22,8 @@ type By = { readonly within: Within; readonly breathS: number; readonly firstMon
 
 /**
  * Next week's dose of one thing. It grows by the drill's own rule where it has one, else by a fifth at most, rounded
- * down, up to the usual dose and never past what limits leave; what was too much goes down, never under one.
+ * down, up to the usual dose and never past what limits leave; what was too much goes down, never under one. A count is
+ * rounded from what it has grown to over the weeks.
  */
 export function nextDose(
   practice: Pick<Library, 'drills'>,
@@ -51,18 +52,16 @@ export function nextDose(
       return Math.max(1, Math.min(now + growth.weeklyS, Math.floor(now * MOST_GROWTH), bound))
     return step(now, bound)
   }
-  return {
-    ...item,
-    holdS: item.holdS === null ? null : held(item.holdS),
-    // Seconds grow where there are any: both at once would be more than a fifth.
-    reps:
-      item.reps === null
-        ? null
-        : item.holdS === null
-          ? step(item.reps, most.reps ?? item.reps)
-          : Math.min(item.reps, most.reps ?? item.reps),
-    sets: Math.min(item.sets, most.sets),
-  }
+  const sets = Math.min(item.sets, most.sets)
+  if (item.reps === null || item.holdS !== null)
+    return {
+      ...{ ...item, sets, holdS: item.holdS === null ? null : held(item.holdS) },
+      // Seconds grow where there are any: both at once would be more than a fifth.
+      reps: item.reps === null ? null : Math.min(item.reps, most.reps ?? item.reps),
+    }
+  const times = { more: MOST_GROWTH, same: 1, less: LESS }[after]
+  const level = Math.max(1, Math.min((item.level ?? item.reps) * times, Math.max(1, most.reps ?? item.reps)))
+  return { ...item, sets, level, reps: Math.floor(level + 1e-9) }
 }
 
 /** How long a hold may get: where its own growth leads, else the usual dose; a first month has its own end, a limit the last word. */

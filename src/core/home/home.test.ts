@@ -135,7 +135,7 @@ describe('the week after', () => {
                     expect(next.holdS).toBeLessThanOrEqual(Math.max(1, cap.mostSeconds))
               }
               if (now.reps !== null && next.reps !== null)
-                expect(next.reps).toBeLessThanOrEqual(Math.max(now.reps * 1.2, 1))
+                expect(next.reps).toBeLessThanOrEqual(Math.max((now.level ?? now.reps) * 1.2, 1) + 1e-9)
               expect(next.sets).toBeLessThanOrEqual(now.sets)
               if (after === 'less' && now.holdS !== null && now.holdS > 1)
                 expect(next.holdS).toBeLessThan(now.holdS)
@@ -147,6 +147,23 @@ describe('the week after', () => {
       { numRuns: 150 },
     )
   })
+})
+
+it('a count of four grows to five in two full weeks, not in one, and a week of too much takes it back', () => {
+  const by = { within: asked().within, breathS: 5, firstMonth: false }
+  const ten = practice.drills.find(
+    (d) => !d.dose.seconds && !d.dose.breaths && (d.dose.reps?.value ?? 0) >= 8,
+  )!
+  const four: HomeItem = {
+    ...{ drillId: ten.id, sets: 1, reps: 4, holdS: null },
+    ...{ perSide: false, restS: null, weaker: null },
+  }
+  const [one, two] = [
+    nextDose(practice, four, 'more', by),
+    nextDose(practice, nextDose(practice, four, 'more', by), 'more', by),
+  ]
+  expect([one.reps, two.reps]).toEqual([4, 5])
+  expect(nextDose(practice, two, 'less', by).reps).toBe(4)
 })
 
 describe('days for it', () => {

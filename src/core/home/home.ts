@@ -10,6 +10,8 @@ const homeItemSchema = z.strictObject({
   sets: z.number().int().positive(),
   /** How many in a set, or how many holds; null where one hold is a set. */
   reps: z.number().int().positive().nullable(),
+  /** What it has grown to before rounding: a count of four cannot grow by a fifth in one week, and can in two. */
+  level: z.number().positive().optional(),
   /** One hold, s; null where it is counted. */
   holdS: z.number().positive().nullable(),
   perSide: z.boolean(),

@@ -9,14 +9,12 @@ import { CARD_LIMIT, DoseSchema, LoadSchema } from './schema-base'
 export const OVERRIDABLE = ['stage', 'drill', 'check', 'fault'] as const
 export type Overridable = (typeof OVERRIDABLE)[number]
 
-const overrideSchema = z.strictObject({
-  kind: z.enum(OVERRIDABLE),
-  id: z.string().max(60),
-  /** Only what differs from the practice, by field. */
-  fields: z.record(z.string().max(60), z.union([z.string().max(200), z.number()])),
-})
-/** One entry of the practice as a studio has it. */
-export type Override = z.output<typeof overrideSchema>
+/** One entry of the practice as a studio has it: only what differs, by field. */
+export type Override = {
+  readonly kind: Overridable
+  readonly id: string
+  readonly fields: Readonly<Record<string, string | number>>
+}
 
 /** A field that may differ, with what the practice says and how far it may move. */
 export type OverrideField =

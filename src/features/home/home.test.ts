@@ -41,7 +41,7 @@ it('a sheet is made, its ticks are typed back, and next week’s dose is grown',
   on(addDays(DAY, 7))
   expect(refusedAt(await tick('DR-moon', days[0]!))).toEqual([''])
   for (const { id } of sheet!.items) for (const day of days) value(await tick(id, day))
-  expect((await view())?.after.every((line) => line.includes('a little more next week'))).toBe(true)
+  expect((await view())?.after.some((line) => line.includes('a little more next week'))).toBe(true)
   const { homePlansOf } = await import('@/db/home')
   const before = homePlansOf((await screen()).scope, wren)[0]!
   value(await make(wren, 'next'))

@@ -2,9 +2,9 @@ import 'server-only'
 import { formatDay, shortDay, type Day } from '@/core/day'
 import type { Picture } from '@/core/figure/picture'
 import { pictureFor } from '@/core/figure/picture-of'
-import { afterWeek } from '@/core/home/grow'
+import { afterWeek, nextDose } from '@/core/home/grow'
 import { mayGoHome } from '@/core/home/compose'
-import { AT_HOME, type AtHome, type Tick } from '@/core/home/home'
+import { AT_HOME, type AtHome, type HomeItem, type Tick } from '@/core/home/home'
 import { findById } from '@/core/practice/find'
 import type { Drill } from '@/core/practice/schema'
 import { count } from '@/core/words/number'
@@ -78,7 +78,7 @@ export function homeView(ctx: Context, id: string): HomeView | null {
     form: last
       ? { minutes: last.sheet.minutes, times: last.sheet.days.length, has: last.sheet.has }
       : { ...USUAL, has: [...USUAL_HOME] },
-    after: last ? afterLines(ctx, last) : [],
+    after: last ? afterLines(ctx, student, last, ground) : [],
     linkUntil: link ? formatDay(link.expires) : '',
     first:
       ground.referral === null
@@ -143,20 +143,26 @@ function isWork({ load }: Drill): boolean {
   return Object.values(load).some((level) => level >= 2)
 }
 
-/** What this week's ticks do to each thing next week. */
-function afterLines({ practice, scope }: Context, { id, sheet }: HomePlan): string[] {
+/** What this week's ticks do to each thing next week, as the next sheet will have it. */
+function afterLines(
+  { practice, scope }: Context,
+  { breathS }: StudentRecord,
+  { id, sheet }: HomePlan,
+  { within, firstMonth }: ReturnType<typeof homeGround>,
+): string[] {
   const ticks = ticksOf(scope, id)
   if (ticks.length === 0) return []
-  return sheet.items.map(({ drillId }) => {
-    const mine = ticks.filter((t) => t.drillId === drillId)
+  return sheet.items.map((item) => {
+    const mine = ticks.filter((t) => t.drillId === item.drillId)
     const times = mine.filter((t) => t.tick === 'done').length
     const after = afterWeek(
       mine.map((t) => t.tick),
       sheet.days.length,
     )
-    const then = { more: 'a little more next week', same: 'the same next week', less: 'less next week' }[
-      after
-    ]
-    return `${findById(practice.drills, drillId).name}: done ${count(times, 'time')} of ${sheet.days.length}; ${then}.`
+    const next = nextDose(practice, item, after, { within, breathS, firstMonth })
+    const work = ({ sets, reps, holdS }: HomeItem): number => sets * (reps ?? 1) * (holdS ?? 1)
+    const change = Math.sign(work(next) - work(item))
+    const then = change > 0 ? 'a little more next week' : change < 0 ? 'less next week' : 'the same next week'
+    return `${findById(practice.drills, item.drillId).name}: done ${count(times, 'time')} of ${sheet.days.length}; ${then}.`
   })
 }

@@ -1,0 +1,132 @@
+import { expect, test, type Page } from '@playwright/test'
+import { App } from './app'
+
+let app: App
+test.beforeAll(async () => {
+  app = await App.start({ demo: true })
+})
+test.afterAll(() => app.end())
+
+async function openProgress(page: Page, name: string): Promise<void> {
+  await page.goto(`${app.address}/readiness?who=all`)
+  await page.getByRole('link', { name, exact: true }).first().click()
+  await page.getByRole('link', { name: 'Week by week' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: `${name}, week by week` })).toBeVisible()
+}
+
+test('eight weeks of one who stands still: found in the review, told by her page, the drill to change named', async ({
+  page,
+}) => {
+  await page.goto(`${app.address}/progress`)
+  const still = page.getByRole('region', { name: 'Stands still' })
+  await expect(still).toContainText(
+    /Dolphin hold has stood at about \d+ s for \d weeks\. In place of .+: .+\./,
+  )
+  await still.getByRole('link', { name: 'Greta Sommerby' }).click()
+  await expect(page.getByRole('list', { name: 'The ladder over time' })).toContainText('Dolphin hops')
+  const measure = page.getByRole('region', { name: 'Dolphin hold', exact: true })
+  await expect(measure).toContainText('Asked next: Dolphin hold at least 45 s.')
+  // The chart and its table say the same.
+  await expect(measure.getByRole('table').getByRole('row')).toHaveCount(6)
+  await expect(measure.locator('.recharts-surface').first()).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Load by week' })).toContainText('shoulder')
+  await expect(page.getByRole('region', { name: 'Drilled' })).toContainText('times, last on')
+})
+
+test('a week at home: made, handed over by a private link, ticked on a phone, grown, the link ended', async ({
+  page,
+  browser,
+}) => {
+  await openProgress(page, 'Wren Haskett')
+  await page.getByRole('link', { name: 'Practice at home' }).click()
+  await page.getByRole('button', { name: 'Make the sheet' }).click()
+  const items = page.getByRole('list', { name: 'What to do' })
+  await expect(items.getByRole('listitem')).not.toHaveCount(0)
+  const name = (await items.getByRole('listitem').nth(2).locator('strong').textContent()) ?? ''
+  const doseOf = async (): Promise<string> =>
+    (await items.getByRole('listitem').filter({ hasText: name }).locator('p').first().textContent()) ?? ''
+  const before = await doseOf()
+  await page.getByRole('button', { name: 'Make a private link' }).click()
+  const link = await page.getByLabel('Private link, shown this once').inputValue()
+  const days = await page.getByRole('table', { name: 'How it went' }).getByRole('columnheader').count()
+  // A week later, on her own phone.
+  await app.onDay('2026-03-17')
+  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage()
+  await phone.goto(link)
+  await expect(phone.getByRole('heading', { level: 1, name: 'Wren, this week at home' })).toBeVisible()
+  await expect(phone.getByRole('navigation')).toHaveCount(0)
+  await expect(phone.getByText('Haskett')).toHaveCount(0)
+  for (let n = 0; n < days - 1; n += 1) {
+    await phone
+      .getByRole('row', { name: new RegExp(name) })
+      .getByRole('combobox')
+      .nth(n)
+      .click()
+    await phone.getByRole('option', { name: 'Done' }).click()
+    await expect(
+      phone
+        .getByRole('row', { name: new RegExp(name) })
+        .getByRole('combobox')
+        .nth(n),
+    ).toHaveValue('Done')
+  }
+  await page.reload()
+  await expect(page.getByRole('region', { name: 'What this week says' })).toContainText(
+    `${name}: done ${days - 1} times of ${days - 1}; a little more next week.`,
+  )
+  await page.getByRole('button', { name: 'Make the next week' }).click()
+  await expect.poll(doseOf).not.toBe(before)
+  await page.getByRole('button', { name: 'End the link' }).click()
+  await expect(page.getByRole('button', { name: 'Make a private link' })).toBeVisible()
+  await phone.reload()
+  await expect(phone.getByRole('heading', { level: 1, name: 'This link has ended' })).toBeVisible()
+  await phone.context().close()
+})
+
+test('a threshold in the studio’s own way: told first whom it changes, kept, seen, given back', async ({
+  page,
+}) => {
+  await page.goto(`${app.address}/library/FS-05`)
+  await page.getByText('Say or ask it in your own way').click()
+  const field = page.getByLabel(/^Asks: Dolphin hold/)
+  const own = await field.inputValue()
+  await field.fill('9999')
+  await page.getByRole('button', { name: 'What would change?' }).click()
+  await expect(page.getByText(/, the range it is kept with\./)).toBeVisible()
+  await field.fill(String(Number(own) + 60))
+  await page.getByRole('button', { name: 'What would change?' }).click()
+  await expect(page.getByRole('status', { name: 'What would change' })).toContainText(/: from .+ to .+\./)
+  await page.getByRole('button', { name: 'Keep it for this studio' }).click()
+  await expect(page.getByText('Changed for this studio')).toBeVisible()
+  await expect(page.getByText(`at least ${Number(own) + 60} s`).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Back to the practice' }).click()
+  await expect(page.getByText('Say or ask it in your own way')).toBeVisible()
+  await expect(page.getByText(`at least ${own} s`).first()).toBeVisible()
+})
+
+test('the whole studio taken out, and brought into an empty one', async ({ page }) => {
+  await page.goto(`${app.address}/studio/files`)
+  await expect(page.getByRole('region', { name: 'Bring one in' })).toContainText('Somebody is here already')
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Take it all out' }).click(),
+  ])
+  const path = await file.path()
+  const fresh = await App.start({ demo: false })
+  try {
+    await page.goto(`${fresh.address}/studio/files`)
+    const into = page.getByRole('region', { name: 'Bring one in' })
+    await into
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'x.zip', mimeType: 'application/zip', buffer: Buffer.from('no') })
+    await into.getByRole('button', { name: 'Bring it in' }).click()
+    await expect(into).toContainText('That file does not open')
+    await into.locator('input[type=file]').setInputFiles(path)
+    await into.getByRole('button', { name: 'Bring it in' }).click()
+    await expect(into.getByRole('status')).toContainText(/\d+ records brought in\./)
+    await page.goto(`${fresh.address}/students`)
+    await expect(page.getByRole('link', { name: 'Wren Haskett' }).first()).toBeVisible()
+  } finally {
+    await fresh.end()
+  }
+})
