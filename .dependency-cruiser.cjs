@@ -19,7 +19,8 @@ module.exports = {
     below('ui', ['core']),
     below('device', ['core']),
     below('workers', ['core']),
-    below('features', ['ui', 'workers', 'device', 'db', 'core']),
+    below('edge', []),
+    below('features', ['ui', 'workers', 'device', 'db', 'edge', 'core']),
     below('app', ['features', 'ui']),
     {
       name: 'only-db-knows-sqlite',

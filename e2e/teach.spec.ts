@@ -41,7 +41,7 @@ test('a class at accelerated time: six looks, pause, a minute more, late, a faul
   await test.step('six looks at wall and props, kept over a reload', async () => {
     await page.getByRole('checkbox', { name: /^Wall: bare/ }).check()
     await expect(page.getByText('5 of 6 still to look at.')).toBeVisible()
-    await page.reload()
+    await page.reload({ waitUntil: 'commit' })
     await expect(page.getByRole('checkbox', { name: /^Wall: bare/ })).toBeChecked()
   })
   await test.step('the room’s display follows', async () => {

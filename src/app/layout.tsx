@@ -5,6 +5,7 @@ import '@fontsource-variable/source-sans-3'
 import '../ui/global.css'
 import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core'
 import type { Metadata, Viewport } from 'next'
+import { headers } from 'next/headers'
 import type { ReactNode } from 'react'
 import { ThemeProvider } from '@/ui/theme-provider'
 
@@ -17,11 +18,12 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 }
 export const dynamic = 'force-dynamic'
 
 /** What every page has, whoever looks at it. What the teacher's pages have round them stands in `(desk)`. */
-export default function RootLayout({ children }: { children: ReactNode }) {
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const nonce = (await headers()).get('x-nonce') ?? undefined
   return (
     <html lang="en" {...mantineHtmlProps}>
       <head>
-        <ColorSchemeScript defaultColorScheme="auto" />
+        <ColorSchemeScript defaultColorScheme="auto" nonce={nonce} />
       </head>
       <body>
         <ThemeProvider>{children}</ThemeProvider>

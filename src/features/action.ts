@@ -7,7 +7,7 @@ import { contextFor, type Context, type Privacy } from './context'
 import { practiceFields, type PracticeFields } from './fields'
 import { privacyHere } from './layer'
 
-type Options = { refresh?: boolean; layer?: boolean; erases?: boolean }
+type Options = { refresh?: boolean; layer?: boolean; erases?: boolean; passed?: boolean }
 
 /**
  * The one wrapper round every server action: who, parse, authorise, one transaction, a typed answer.
@@ -15,16 +15,18 @@ type Options = { refresh?: boolean; layer?: boolean; erases?: boolean }
  * `layer: true` asks for open health notes on the screen that sends it.
  * `erases: true` empties the store's log afterwards and removes the copies set aside before updates, so that no byte of
  * what was removed stays.
+ * `passed: true` may be sent from a tablet that is passed round; nothing else may.
  * Whatever arrives is treated as unknown; a parse failure comes back beside its field and stores nothing.
  * @param schema what is taken, or how to make it from fields that know the practice
  */
 export function action<S extends z.ZodType, T>(
   schema: S | ((fields: PracticeFields) => S),
   run: (context: Context, input: z.output<S>) => Answer<T>,
-  { refresh = true, layer = false, erases = false }: Options = {},
+  { refresh = true, layer = false, erases = false, passed = false }: Options = {},
 ): (raw: z.input<S>) => Promise<Answer<T>> {
   return async (raw) => {
     const privacy = await privacyHere()
+    if (privacy.passed && !passed) return problem('This tablet is being passed round: give it back first.')
     const answer = attempt(() => transact(privacy, schema, run, raw, layer))
     if (answer.ok && erases) {
       settle()

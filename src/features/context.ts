@@ -17,6 +17,8 @@ export type Privacy = {
   readonly hidden: boolean
   /** Whether answers, clearances and reports may be sent to it. */
   readonly notesOpen: boolean
+  /** Whether the tablet is passed from hand to hand: it takes answers and shows nothing. */
+  readonly passed?: true
 }
 
 /** A screen of which nothing is known shows nothing. */

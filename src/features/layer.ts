@@ -1,10 +1,9 @@
 import 'server-only'
-import { createHmac, randomBytes, scryptSync, timingSafeEqual } from 'node:crypto'
+import { randomBytes, scryptSync, timingSafeEqual } from 'node:crypto'
 import { cookies } from 'next/headers'
+import { PASS_COOKIE } from '../edge/passed-round'
 import { SHUT, contextFor, type Privacy } from './context'
-
-/** The health layer stays open this long after it was last touched, ms (cautions.md 6: 5 min). */
-export const LAYER_OPEN_MS = 5 * 60_000
+import { endSession, isOpenSession, LAYER_OPEN_MS, openSession, touchSession } from './layer-sessions'
 
 const LAYER = 'levitar.layer'
 const PRIVATE = 'levitar.private'
@@ -14,39 +13,44 @@ export async function privacyHere(): Promise<Privacy> {
   try {
     const store = await cookies()
     // A cookie that was just deleted still stands there, empty.
-    const hidden = (store.get(PRIVATE)?.value ?? '') !== ''
-    return { hidden, notesOpen: opens(store.get(LAYER)?.value) }
+    const set = (name: string): boolean => (store.get(name)?.value ?? '') !== ''
+    // On a tablet that is passed round nothing is shown, whatever was open on it before.
+    if (set(PASS_COOKIE)) return { hidden: true, notesOpen: false, passed: true }
+    return { hidden: set(PRIVATE), notesOpen: opens(store.get(LAYER)?.value) }
   } catch {
     return SHUT
   }
 }
 
 function opens(token: string | undefined): boolean {
-  if (!token) return false
-  const { key } = contextFor(SHUT).health
-  if (!key) return false
-  const [until = '', mark = ''] = token.split('.')
-  const [given, expected] = [Buffer.from(mark), Buffer.from(markOf(key, until))]
-  return Number(until) > Date.now() && given.length === expected.length && timingSafeEqual(given, expected)
+  return isOpenSession(token) && contextFor(SHUT).health.key !== null
 }
 
 /** Opens the layer, or keeps it open, on this screen only. Nothing opens without the key. */
 export async function openOnThisScreen(): Promise<boolean> {
-  const { key } = contextFor(SHUT).health
-  if (!key) return false
-  const until = String(Date.now() + LAYER_OPEN_MS)
+  if (contextFor(SHUT).health.key === null) return false
   const store = await cookies()
-  store.set(LAYER, `${until}.${markOf(key, until)}`, {
-    httpOnly: true,
-    sameSite: 'strict',
-    maxAge: LAYER_OPEN_MS / 1000,
-  })
+  const known = store.get(LAYER)?.value
+  const token = known !== undefined && touchSession(known) ? known : openSession()
+  store.set(LAYER, token, { httpOnly: true, sameSite: 'strict', maxAge: LAYER_OPEN_MS / 1000 })
   return true
 }
 
 /** Shuts the layer on this screen. */
 export async function shutOnThisScreen(): Promise<void> {
-  ;(await cookies()).delete(LAYER)
+  const store = await cookies()
+  endSession(store.get(LAYER)?.value)
+  store.delete(LAYER)
+}
+
+/** The token of this screen's layer, where there is one. */
+export async function tokenHere(): Promise<string | undefined> {
+  return (await cookies()).get(LAYER)?.value
+}
+
+/** The tablet is the teacher's again. */
+export async function takeTabletBack(): Promise<void> {
+  ;(await cookies()).delete(PASS_COOKIE)
 }
 
 /** Hides or shows the words of limits on this screen. */
@@ -68,8 +72,4 @@ export function passFits(word: string, kept: string | null): boolean {
   const [salt = '', hash = ''] = kept.split('.')
   const tried = scryptSync(word, Buffer.from(salt, 'base64'), 32)
   return timingSafeEqual(tried, Buffer.from(hash, 'base64'))
-}
-
-function markOf(key: Buffer, until: string): string {
-  return createHmac('sha256', key).update(`layer ${until}`).digest('hex')
 }

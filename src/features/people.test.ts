@@ -85,16 +85,27 @@ describe('the health layer', () => {
   it('opens only with the word once one is set, and a forged mark opens nothing', async () => {
     value(await open())
     expect(refused(await app.layerActions.setPass({ word: 'abc', again: 'abc' }))).toEqual(['word'])
-    expect(refused(await app.layerActions.setPass({ word: 'slipway', again: 'slipwey' }))).toEqual(['again'])
-    value(await app.layerActions.setPass({ word: 'slipway', again: 'slipway' }))
+    expect(refused(await app.layerActions.setPass({ word: 'slipways', again: 'slipweys' }))).toEqual([
+      'again',
+    ])
+    value(await app.layerActions.setPass({ word: 'slipways', again: 'slipways' }))
     value(await app.layerActions.shutLayer())
     expect(refused(await app.layerActions.openLayer('harbour'))).toEqual(['word'])
     expect((await app.layer.privacyHere()).notesOpen).toBe(false)
     mockJar.set('levitar.layer', `${Date.now() + 1e6}.${'0'.repeat(64)}`)
     expect((await app.layer.privacyHere()).notesOpen).toBe(false)
-    value(await app.layerActions.openLayer('slipway'))
+    value(await app.layerActions.openLayer('slipways'))
     expect((await app.layer.privacyHere()).notesOpen).toBe(true)
+    // What was shut stays shut, whoever kept its mark; another word shuts every other screen.
+    const [mine, theirs] = [mockJar.get('levitar.layer')?.value ?? '', (await import('./layer-sessions')).openSession()]
     value(await app.layerActions.setPass({ word: '', again: '' }))
+    mockJar.set('levitar.layer', theirs)
+    expect((await app.layer.privacyHere()).notesOpen).toBe(false)
+    mockJar.set('levitar.layer', mine)
+    expect((await app.layer.privacyHere()).notesOpen).toBe(true)
+    value(await app.layerActions.shutLayer())
+    mockJar.set('levitar.layer', mine)
+    expect((await app.layer.privacyHere()).notesOpen).toBe(false)
   })
   it('a clearance opens its own load, and only from an open screen', async () => {
     const clearance = {

@@ -4,9 +4,18 @@ import { Button, type ButtonProps } from '@mantine/core'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
 
-/** A link that looks like a button. */
-export function LinkButton({ href, children, ...rest }: ButtonProps & { href: string; children: ReactNode }) {
-  return (
+/** A link that looks like a button. @param whole opens the page anew, with nothing kept of this one */
+export function LinkButton({
+  href,
+  whole = false,
+  children,
+  ...rest
+}: ButtonProps & { href: string; whole?: boolean; children: ReactNode }) {
+  return whole ? (
+    <Button component="a" href={href} {...rest}>
+      {children}
+    </Button>
+  ) : (
     <Button component={Link} href={href} {...rest}>
       {children}
     </Button>

@@ -44,7 +44,7 @@ export const saveScreening = action(
 export const savePassedScreening = action(
   z.object({ ...screeningFields, way: z.enum(['answers', 'nothing-applies', 'gentle']) }),
   (ctx, form) => keepScreening(ctx, { ...form, given: 'by-student' }),
-  { refresh: false },
+  { refresh: false, passed: true },
 )
 
 type ScreeningForm = {

@@ -8,14 +8,40 @@ import { dataFolder } from '@/db/open'
 import { saveStudio } from '@/db/studio'
 import { action } from '../action'
 import { done, problem, type Answer } from '../answer'
-import { hashPass, openOnThisScreen, passFits, privacyHere, setPrivateHere, shutOnThisScreen } from '../layer'
+import { count } from '@/core/words/number'
+import { guessed, waitBeforeGuess } from '../guesses'
+import { endOtherSessions } from '../layer-sessions'
+import {
+  hashPass,
+  openOnThisScreen,
+  passFits,
+  privacyHere,
+  setPrivateHere,
+  shutOnThisScreen,
+  takeTabletBack,
+  tokenHere,
+} from '../layer'
 
 const checkPass = action(
   z.string().max(80),
-  ({ studio }, word) =>
-    passFits(word, studio.passHash) ? done(true) : problem('That is not the word.', 'word'),
-  { refresh: false },
+  ({ studio }, word) => {
+    const waitS = Math.ceil(waitBeforeGuess() / 1000)
+    if (waitS > 0)
+      return problem(`Too many wrong words. Wait ${count(waitS, 'second')}, then try again.`, 'word')
+    const right = passFits(word, studio.passHash)
+    guessed(right)
+    return right ? done(true) : problem('That is not the word.', 'word')
+  },
+  { refresh: false, passed: true },
 )
+
+/** The tablet that went round is the teacher's again: with the word, where one is set. */
+export async function endPass(word: string): Promise<Answer<boolean>> {
+  const fits = await checkPass(word)
+  if (!fits.ok) return fits
+  await takeTabletBack()
+  return done(true)
+}
 
 /** Opens the health notes on this screen. */
 export async function openLayer(word: string): Promise<Answer<boolean>> {
@@ -47,11 +73,22 @@ export async function hideLimits(hide: boolean): Promise<Answer<boolean>> {
   return done(hide)
 }
 
-export const setPass = action(
+/** Shorter words are guessed in an afternoon. */
+const LEAST_WORD = 8
+
+/** Sets the word, or none; what was open on other screens is shut. */
+export async function setPass(words: { word: string; again: string }): Promise<Answer<boolean>> {
+  const set = await keepPass(words)
+  if (set.ok) endOtherSessions(await tokenHere())
+  return set
+}
+
+const keepPass = action(
   z.object({ word: z.string().max(80), again: z.string() }),
   ({ scope }, { word, again }) => {
     if (word !== again) return problem('The two words differ.', 'again')
-    if (word !== '' && word.length < 4) return problem('At least four characters, or none at all.', 'word')
+    if (word !== '' && word.length < LEAST_WORD)
+      return problem(`At least ${LEAST_WORD} characters, or none at all.`, 'word')
     saveStudio(scope, { passHash: word === '' ? null : hashPass(word) })
     return done(word !== '')
   },

@@ -143,6 +143,8 @@ function tonightLines(judge: Judge, id: string): string[] {
 }
 
 export type PassData = {
+  /** Whether a word gives the tablet back to the teacher. */
+  withWord: boolean
   readonly classId: string
   readonly people: readonly { id: string; name: string; checkedIn: boolean; asked: boolean }[]
   readonly questions: readonly QuestionView[]
@@ -158,6 +160,7 @@ export function passData(ctx: Context, classId: string): PassData | null {
   const kept = standings(ctx, record.roster)
   return {
     classId,
+    withWord: ctx.studio.passHash !== null,
     people: studentsByIds(ctx.scope, record.roster)
       .filter((s) => s.archivedDay === null)
       .map(({ id, name }) => ({

@@ -4,11 +4,11 @@ import { Button, Group, SimpleGrid, Stack, Text, Title } from '@mantine/core'
 import { useEffect, useState } from 'react'
 import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
-import { LinkButton } from '@/ui/link-button'
 import { useSubmit } from '../../use-submit'
 import { savePassedScreening } from '../actions'
 import type { PassData, QuestionView } from '../queries'
 import { CheckInForm } from './check-in-form'
+import { GiveBack } from './give-back'
 import { givenAnswers, IntakeQuestions, type Filled } from './intake-questions'
 
 /** A form left alone this long is blanked, with whatever was typed, ms. */
@@ -89,9 +89,7 @@ export function PassRound({
         <Text role="status">
           {done.size} of {data.people.length} done
         </Text>
-        <LinkButton href={back} variant="default">
-          Back to the teacher
-        </LinkButton>
+        <GiveBack back={back} withWord={data.withWord} />
       </Group>
     </Stack>
   )

@@ -12,6 +12,7 @@ import { giveWords, lateWords } from '@/core/words/late'
 import { count, list } from '@/core/words/number'
 import { useLive } from '@/device/use-live'
 import { PART_DO } from '@/core/words/plan'
+import { teachAgain } from '../live-actions'
 import type { TeachData, TeachPerson } from '../queries'
 import { BeforeClass } from './before-class'
 import { ClassClock, ClockHands } from './class-clock'
@@ -26,8 +27,11 @@ import { useNow } from './use-now'
 import { cleanMark, stillGoing, turnsAt, upIn } from './whose-turn'
 
 /** The class on the floor: before it, while it runs, and over. */
-export function TeachScreen({ data }: { data: TeachData }) {
-  useLive(data.classId)
+export function TeachScreen({ data: given }: { data: TeachData }) {
+  const data = useLive(given.classId, given, async () => {
+    const again = await teachAgain({ classId: given.classId })
+    return again.ok ? again.value : null
+  })
   const taught = useClassRun(data)
   const { run, plan, happen } = taught
   if (run.state === 'not-started')

@@ -1,7 +1,7 @@
 import { Group, Stack, Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { LayerBar } from '@/features/health/components/layer-bar'
-import { LAYER_OPEN_MS } from '@/features/layer'
+import { LAYER_OPEN_MS } from '@/features/layer-sessions'
 import { incidentList } from '@/features/incidents/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'

@@ -16,8 +16,10 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
   return (
     <>
       <PageHead title="Who is here?" lead={`${data.title}, ${data.dayLabel}: ${data.expected}.`}>
-        <LinkButton href={`/pass/${id}`}>Pass the tablet round</LinkButton>
-        <LinkButton href={`/pass/${id}?ask=health`} variant="default">
+        <LinkButton whole href={`/pass/${id}`}>
+          Pass the tablet round
+        </LinkButton>
+        <LinkButton whole href={`/pass/${id}?ask=health`} variant="default">
           Pass the health questions
         </LinkButton>
         <LinkButton href={`/plans/${id}`} variant="default">

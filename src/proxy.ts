@@ -1,0 +1,47 @@
+import { randomBytes } from 'node:crypto'
+import { NextResponse, type NextRequest } from 'next/server'
+import { allowedHosts } from './edge/hosts'
+import { heldBack, isPassPage, PASS_COOKIE, passedTo } from './edge/passed-round'
+import { ALWAYS, contentPolicy } from './edge/policy'
+import { refusalOf } from './edge/refuse'
+
+const hosts = allowedHosts(process.env.LEVITAR_HOSTS)
+const isDev = process.env.NODE_ENV === 'development'
+
+/** Before anything is routed: who asks by which name, what a page may run, and where a passed-round tablet may be. */
+export function proxy(request: NextRequest): NextResponse {
+  const refusal = refusalOf(request, hosts)
+  if (refusal) return said(new NextResponse(refusal.say, { status: refusal.status }))
+  const { pathname, searchParams } = request.nextUrl
+  const back = heldBack(pathname, request.cookies.get(PASS_COOKIE)?.value)
+  if (back !== null)
+    return said(
+      request.method === 'GET'
+        ? NextResponse.redirect(new URL(back, request.url), 303)
+        : new NextResponse('This tablet is being passed round.', { status: 403 }),
+    )
+  const nonce = randomBytes(16).toString('base64')
+  const policy = contentPolicy(nonce, isDev)
+  const headers = new Headers(request.headers)
+  // What stands before this server may say such things; nobody else is believed, and nothing here needs them.
+  for (const name of [...headers.keys()]) if (name.startsWith('x-forwarded-')) headers.delete(name)
+  headers.set('x-nonce', nonce)
+  headers.set('content-security-policy', policy)
+  const response = NextResponse.next({ request: { headers } })
+  response.headers.set('content-security-policy', policy)
+  // A page that is only fetched ahead holds nobody.
+  if (request.headers.get('accept')?.includes('text/html') && isPassPage(pathname))
+    holdHere(response, passedTo(pathname, searchParams.get('ask')))
+  return said(response)
+}
+
+/** From here on this tablet shows one page, and the health notes are shut on it. */
+function holdHere(response: NextResponse, where: string): void {
+  response.cookies.set(PASS_COOKIE, where, { httpOnly: true, sameSite: 'strict', path: '/' })
+  response.cookies.delete('levitar.layer')
+}
+
+function said(response: NextResponse): NextResponse {
+  for (const [name, value] of ALWAYS) response.headers.set(name, value)
+  return response
+}
