@@ -2,7 +2,7 @@ import Database from 'better-sqlite3'
 import { sql } from 'drizzle-orm'
 import { drizzle } from 'drizzle-orm/better-sqlite3'
 import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core'
-import { existsSync, mkdirSync } from 'node:fs'
+import { chmodSync, existsSync, mkdirSync } from 'node:fs'
 import path from 'node:path'
 import { copyAside, forgetCopiesOf } from './copies'
 import { bringUpToDate, migrationsDue, StoreRefusal } from './migrate'
@@ -50,10 +50,12 @@ export function sharedDb(): Db {
 export function openDb(
   file: string,
   migrationsFolder = path.resolve(/* turbopackIgnore: true */ 'drizzle'),
-): Db {
-  if (file !== ':memory:') mkdirSync(path.dirname(file), { recursive: true })
+): Db & { readonly $client: Database.Database } {
+  if (file !== ':memory:') mkdirSync(path.dirname(file), { recursive: true, mode: 0o700 })
   const isNew = file === ':memory:' || !existsSync(file)
   const raw = new Database(file)
+  // Names and numbers of everybody: nobody else on this machine reads them. Its log takes the same rights.
+  if (isNew && file !== ':memory:') chmodSync(file, 0o600)
   try {
     raw.pragma('journal_mode = WAL')
     // A confirmed tap is on the disk: a power cut takes nothing that was called stored.
@@ -72,9 +74,20 @@ export function openDb(
   }
 }
 
-/** Writes the log back into the database and empties it, so that nothing deleted lingers there. Outside a transaction. */
-export function settle(db: Db = sharedDb()): void {
-  db.get(sql`PRAGMA wal_checkpoint(TRUNCATE)`)
+/**
+ * Writes the log back into the database and empties it, so that nothing deleted lingers there. Outside a transaction.
+ * @returns false where another reader held it back: what was deleted is in the file still
+ */
+export function settle(db: Db = sharedDb()): boolean {
+  return db.get<{ busy: number }>(sql`PRAGMA wal_checkpoint(TRUNCATE)`).busy === 0
+}
+
+/** How often a log that is held back is tried again, ms. */
+const SETTLE_AGAIN_MS = 5000
+
+/** The same, tried again until no reader holds it back. */
+export function settleSurely(db: Db = sharedDb()): void {
+  if (!settle(db)) setTimeout(() => settleSurely(db), SETTLE_AGAIN_MS).unref()
 }
 
 /**

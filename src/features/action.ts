@@ -1,7 +1,8 @@
 import 'server-only'
 import { revalidatePath } from 'next/cache'
 import type { z } from 'zod'
-import { forgetCopies, settle, sharedDb } from '@/db/open'
+import { forgetBackups } from '@/db/backup'
+import { dataFolder, forgetCopies, settleSurely, sharedDb } from '@/db/open'
 import { problem, type Answer } from './answer'
 import { contextFor, type Context, type Privacy } from './context'
 import { practiceFields, type PracticeFields } from './fields'
@@ -13,8 +14,8 @@ type Options = { refresh?: boolean; layer?: boolean; erases?: boolean; passed?: 
  * The one wrapper round every server action: who, parse, authorise, one transaction, a typed answer.
  * `refresh: false` leaves the page as it is.
  * `layer: true` asks for open health notes on the screen that sends it.
- * `erases: true` empties the store's log afterwards and removes the copies set aside before updates, so that no byte of
- * what was removed stays.
+ * `erases: true` empties the store's log afterwards and removes backups and the copies set aside before updates, so that
+ * no byte of what was removed stays.
  * `passed: true` may be sent from a tablet that is passed round; nothing else may.
  * Whatever arrives is treated as unknown; a parse failure comes back beside its field and stores nothing.
  * @param schema what is taken, or how to make it from fields that know the practice
@@ -29,8 +30,9 @@ export function action<S extends z.ZodType, T>(
     if (privacy.passed && !passed) return problem('This tablet is being passed round: give it back first.')
     const answer = attempt(() => transact(privacy, schema, run, raw, layer))
     if (answer.ok && erases) {
-      settle()
+      settleSurely()
       forgetCopies()
+      forgetBackups(dataFolder())
     }
     if (answer.ok && refresh) revalidatePath('/', 'layout')
     return answer

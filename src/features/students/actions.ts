@@ -9,7 +9,9 @@ import { describeAside } from '@/core/words/entry'
 import { parseLength } from '@/core/units'
 import { describeName, describeQuantity } from '@/core/words/entry'
 import { describeBody, describeLength } from '@/core/words/length'
+import { rememberErased } from '@/db/backup'
 import { eraseStudent } from '@/db/erase'
+import { dataFolder } from '@/db/open'
 import { addStudents, findStudent, listStudents, saveProfile, setArchived } from '@/db/students'
 import { action } from '../action'
 import { done, problem } from '../answer'
@@ -160,6 +162,8 @@ export const erase = action(
     const student = findStudent(scope, id)
     if (!student) return problem('This person is not in the studio any more.')
     if (typed.trim() !== student.name) return problem(`That is not ${student.name}.`, 'typed')
+    // A backup that left this folder may hold them: whoever puts it back erases them again.
+    rememberErased(dataFolder(), id)
     return done(eraseStudent(scope, health.key, id, nobody))
   },
   { erases: true },
