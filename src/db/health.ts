@@ -61,10 +61,15 @@ export type Said = Omit<Screening, 'gentle'> & { readonly gentle: boolean | null
 
 /** Later answers come after earlier ones; what was not spoken of stays as it was. */
 function merged(before: Screening, after: Said): Screening {
+  const waits = [
+    ...(before.waits ?? []).filter((w) => !after.answers.some((a) => a.question === w.question)),
+    ...(after.waits ?? []),
+  ]
   return {
     answers: [...before.answers, ...after.answers],
     nothingApplies: after.nothingApplies ?? before.nothingApplies,
     gentle: after.gentle ?? before.gentle,
+    ...(waits.length > 0 ? { waits } : {}),
   }
 }
 

@@ -97,7 +97,10 @@ describe('the health layer', () => {
     value(await app.layerActions.openLayer('slipways'))
     expect((await app.layer.privacyHere()).notesOpen).toBe(true)
     // What was shut stays shut, whoever kept its mark; another word shuts every other screen.
-    const [mine, theirs] = [mockJar.get('levitar.layer')?.value ?? '', (await import('./layer-sessions')).openSession()]
+    const [mine, theirs] = [
+      mockJar.get('levitar.layer')?.value ?? '',
+      (await import('./layer-sessions')).openSession(),
+    ]
     value(await app.layerActions.setPass({ word: '', again: '' }))
     mockJar.set('levitar.layer', theirs)
     expect((await app.layer.privacyHere()).notesOpen).toBe(false)
@@ -106,6 +109,37 @@ describe('the health layer', () => {
     value(await app.layerActions.shutLayer())
     mockJar.set('levitar.layer', mine)
     expect((await app.layer.privacyHere()).notesOpen).toBe(false)
+  })
+  it('a tablet in other hands adds limits and lifts none: a no waits for the teacher', async () => {
+    const studentId = idOf('Tomas Reyle')
+    const passed = (choice: 'yes' | 'no') =>
+      app.health.savePassedScreening({
+        ...{ entryId: v7(), studentId, way: 'answers' as const },
+        answers: [{ question: 'Q01', choice, options: choice === 'yes' ? ['high-managed'] : [] }],
+      })
+    const barred = () => app.healthQueries.limitsView(shown(), studentId)?.limits.map((l) => l.word)
+    expect(barred()).toContain('Barred')
+    process.env.LEVITAR_NOW = '2026-03-11T17:00:00Z'
+    value(await passed('no'))
+    expect(barred()).toContain('Barred')
+    expect(app.healthQueries.limitsView(shown(), studentId)?.state).toMatch(
+      /answered otherwise on the tablet/,
+    )
+    expect(
+      app.healthQueries.healthView(shown(), studentId)?.questions.find((q) => q.id === 'Q01')?.said,
+    ).toMatch(/settle it with them/)
+    // The teacher's own word settles it.
+    process.env.LEVITAR_NOW = '2026-03-12T17:00:00Z'
+    value(await open())
+    value(
+      await app.health.saveScreening({
+        ...{ entryId: v7(), studentId, way: 'answers' as const, given: 'asked-aloud' as const },
+        answers,
+      }),
+    )
+    expect(app.healthQueries.limitsView(shown(), studentId)?.state).not.toMatch(/tablet/)
+    value(await app.layerActions.shutLayer())
+    process.env.LEVITAR_NOW = `${DAY}T17:00:00Z`
   })
   it('a clearance opens its own load, and only from an open screen', async () => {
     const clearance = {

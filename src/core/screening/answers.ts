@@ -22,9 +22,36 @@ export type Screening = {
   readonly nothingApplies: Day | null
   /** The gentler version, no reason asked. */
   readonly gentle: boolean
+  /** Questions that were answered otherwise on a tablet in other hands, with the day: a yes stands until the teacher settles it. */
+  readonly waits?: readonly { readonly question: string; readonly day: Day }[]
 }
 
 export const NO_SCREENING: Screening = { answers: [], nothingApplies: null, gentle: false }
+
+/**
+ * What a tablet that is passed round may change: whoever holds it can answer for anybody, so it adds and never lifts. A yes
+ * that stands keeps every option it had, and a no in its place waits for the teacher.
+ */
+export function fromTablet(
+  before: Pick<Screening, 'answers'>,
+  given: readonly Answer[],
+): { readonly answers: Answer[]; readonly waits: readonly { question: string; day: Day }[] } {
+  const answers: Answer[] = []
+  const waits: { question: string; day: Day }[] = []
+  for (const answer of given) {
+    const stands = before.answers.findLast((a) => a.question === answer.question)
+    if (stands?.choice !== 'yes') answers.push(answer)
+    else if (answer.choice === 'yes')
+      answers.push({ ...answer, options: both(stands.options, answer.options) })
+    else waits.push({ question: answer.question, day: answer.day })
+  }
+  return { answers, waits }
+}
+
+/** All that either says; nothing ticked means every option of the question. */
+function both(a: readonly string[], b: readonly string[]): readonly string[] {
+  return a.length === 0 || b.length === 0 ? [] : [...new Set([...a, ...b])]
+}
 
 /** Answers are asked again after this long, days (cautions.md 1.1: 6 months; ruling 2 for the statement). */
 export const ANSWER_DAYS = 182

@@ -17,6 +17,11 @@ export function screeningState({ practice, clock }: Context, judge: Judge, id: s
       code: 'shut',
       line: 'Answers are kept and cannot be read: the key is missing. Everything but gentle work waits for it.',
     }
+  if ((screening.waits ?? []).length > 0)
+    return {
+      code: 'ask-again',
+      line: 'Something was answered otherwise on the tablet. It stands as it was until you open the notes and settle it.',
+    }
   const conditions = conditionsOf(practice, screening, clock.today)
   const answered = screening.answers.length > 0 || screening.nothingApplies !== null || screening.gentle
   if (conditions.expired.length > 0)

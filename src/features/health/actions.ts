@@ -3,10 +3,10 @@
 import { z } from 'zod'
 import { formatDay } from '@/core/day'
 import { LOAD_TAGS } from '@/core/practice/schema'
-import { isHealth, type Answer } from '@/core/screening/answers'
+import { fromTablet, isHealth, type Answer } from '@/core/screening/answers'
 import { clearanceProblem, usualExpiry, type ClearanceRefusal } from '@/core/screening/clearance'
 import { markInputsErased } from '@/db/erase'
-import { addClearance, addScreening, eraseHealth } from '@/db/health'
+import { addClearance, addScreening, eraseHealth, readHealth } from '@/db/health'
 import { findStudent } from '@/db/students'
 import { action } from '../action'
 import { done, problem, type Problem } from '../answer'
@@ -43,7 +43,7 @@ export const saveScreening = action(
 /** What a student types on a tablet passed round: it adds and shows nothing, so it needs no open notes. */
 export const savePassedScreening = action(
   z.object({ ...screeningFields, way: z.enum(['answers', 'nothing-applies', 'gentle']) }),
-  (ctx, form) => keepScreening(ctx, { ...form, given: 'by-student' }),
+  (ctx, form) => keepScreening(ctx, { ...form, given: 'by-student' }, true),
   { refresh: false, passed: true },
 )
 
@@ -58,6 +58,7 @@ type ScreeningForm = {
 function keepScreening(
   { scope, practice, clock: { today }, health }: Context,
   { entryId, studentId, way, given, answers }: ScreeningForm,
+  onTablet = false,
 ) {
   if (!findStudent(scope, studentId)) return problem('This person is not in the studio any more.')
   const { key } = health
@@ -67,12 +68,13 @@ function keepScreening(
     return problem('One of these questions is not asked any more.', 'answers')
   if (way === 'answers' && answers.length === 0)
     return problem('Nothing is answered yet. Answer one question, or take one of the short ways.')
+  const said = way === 'answers' ? answers.map((a): Answer => ({ ...a, day: today, given })) : []
   addScreening(
     scope,
     key,
     { id: entryId, studentId, day: today },
     {
-      answers: way === 'answers' ? answers.map((a): Answer => ({ ...a, day: today, given })) : [],
+      ...(onTablet ? fromTablet(readHealth(scope, key, studentId).screening, said) : { answers: said }),
       nothingApplies: way === 'nothing-applies' ? today : null,
       gentle: way === 'gentle' ? true : way === 'gentle-ends' ? false : null,
     },

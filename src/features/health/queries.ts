@@ -84,6 +84,10 @@ export function healthView(ctx: Context, id: string): HealthView | null {
   const judge = judgeOf(ctx)
   const file = judge.health(id)
   const conditions = conditionsOf(practice, file.screening, today)
+  const otherwise = (question: string): string => {
+    const waits = file.screening.waits?.findLast((w) => w.question === question)
+    return waits ? `; answered otherwise on the tablet on ${formatDay(waits.day)}: settle it with them` : ''
+  }
   return {
     shut: file.shut,
     gentle: file.screening.gentle,
@@ -93,7 +97,7 @@ export function healthView(ctx: Context, id: string): HealthView | null {
         ...question,
         choice: last && !conditions.expired.includes(question.id) ? last.choice : '',
         ticked: last?.options ?? [],
-        said: last ? `${GIVEN[last.given]}, ${formatDay(last.day)}` : '',
+        said: last ? `${GIVEN[last.given]}, ${formatDay(last.day)}${otherwise(question.id)}` : '',
       }
     }),
     clearances: [
