@@ -32,6 +32,20 @@ const history = async (page) => {
   await page.waitForTimeout(1800)
   await page.evaluate(() => window.scrollTo(0, 0))
 }
+/** The weeks of one person, once the chart is drawn. */
+const weeks = async (page) => {
+  await page.goto('/progress')
+  await page.getByRole('link', { name: 'Greta Sommerby' }).first().click()
+  await page.locator('svg.recharts-surface').first().waitFor()
+  await page.waitForTimeout(1800)
+}
+const home = async (page) => {
+  await person('Wren Haskett')(page)
+  await page.getByRole('link', { name: 'Week by week' }).click()
+  await page.getByRole('link', { name: 'Practice at home' }).click()
+  await page.getByRole('button', { name: 'Make the sheet' }).click()
+  await page.getByRole('button', { name: 'Make the next week' }).waitFor()
+}
 const door = async (page) => {
   await page.goto('/')
   await page.getByRole('link', { name: 'At the door' }).click()
@@ -84,12 +98,12 @@ const teach = async (page) => {
 const VIEWS = [
   { name: 'today', size: LAPTOP, go: open('/') },
   { name: 'room', size: LAPTOP, go: open('/studio') },
-  { name: 'approaches', size: LAPTOP, go: open('/studio/approaches') },
+  { name: 'progress', size: LAPTOP, go: weeks },
+  { name: 'home', size: LAPTOP, go: home },
   { name: 'door', size: TABLET, go: door },
   { name: 'check-in', size: PHONE, go: checkIn },
   { name: 'students', size: LAPTOP, go: open('/students') },
   { name: 'readiness', size: LAPTOP, go: open('/readiness') },
-  { name: 'readiness-dark', size: LAPTOP, scheme: 'dark', go: open('/readiness') },
   { name: 'round', size: TABLET, go: checkRound },
   { name: 'person', size: LAPTOP, go: history, full: true },
   {

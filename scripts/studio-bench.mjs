@@ -37,6 +37,9 @@ try {
     'A person': `/readiness/${person}`,
     'A round': `/readiness/round/${round}`,
     Plans: '/plans',
+    'Progress, the week': '/progress',
+    'Progress, a person': `/progress/${person}`,
+    'At home': `/progress/${person}/home`,
   }
   console.log(`\n${machineDay()}, ${os.cpus().length} cores. ms: median / p95`)
   const timed = async (at) => {
