@@ -1,4 +1,4 @@
-import { asc, eq, getTableColumns, inArray, max, min, sql, type Column, type SQL } from 'drizzle-orm'
+import { asc, eq, getTableColumns, inArray, min, sql, type Column, type SQL } from 'drizzle-orm'
 import type { Day } from '@/core/day'
 import type { Attempt, DrillDone, Evidence, Observation, Placement } from '@/core/readiness/evidence'
 import { NO_EVIDENCE } from '@/core/readiness/evidence'
@@ -36,14 +36,19 @@ type FactTable = typeof observation | typeof attempt | typeof placement
  * One person's rows of a table in clock order. Read as bare values and put together by hand: of somebody who has come for
  * years there are thousands, and the driver's own mapping of each takes longer than everything that follows.
  */
-function factRows<T extends FactTable>(scope: Scope, table: T, studentId: string): T['$inferSelect'][] {
+function factRows<T extends FactTable>(
+  scope: Scope,
+  table: T,
+  studentId: string,
+  since: Day = '',
+): T['$inferSelect'][] {
   const columns: [string, Column][] = Object.entries(getTableColumns(table as typeof placement))
   const names = sql.join(
     columns.map(([, column]) => sql.identifier(column.name)),
     sql`, `,
   )
   const rows = scope.db.values(
-    sql`select ${names} from ${table} where studio_id = ${scope.studioId} and student_id = ${studentId} order by hlc`,
+    sql`select ${names} from ${table} where studio_id = ${scope.studioId} and student_id = ${studentId} and day >= ${since} order by hlc`,
   )
   const read = columns.map(([key, column]) => [key, readerOf(column)] as const)
   return rows.map((row) => {
@@ -147,16 +152,18 @@ export function firstFactDays(scope: Scope, studentIds: readonly string[]): Map<
 
 /** The last day on which anything is on record of some people; whoever has nothing is missing. */
 export function lastFactDays(scope: Scope, studentIds: readonly string[]): Map<string, Day> {
-  const found = new Map<string, Day>()
-  for (const table of [observation, attempt])
-    for (const { studentId, last } of scope.db
-      .select({ studentId: table.studentId, last: max(table.day) })
-      .from(table)
-      .where(mine(scope, table, inArray(table.studentId, [...studentIds])))
-      .groupBy(table.studentId)
-      .all())
-      if (last !== null && last > (found.get(studentId) ?? '')) found.set(studentId, last)
-  return found
+  // One step into the index a person and table: grouping would walk through everything they ever did.
+  const last = (table: typeof observation | typeof attempt) =>
+    sql`(select max(f.day) from ${table} f where f.student_id = p.value and f.studio_id = ${scope.studioId})`
+  const rows = scope.db.all<{ id: string; seen: Day | null; tried: Day | null }>(
+    sql`select p.value id, ${last(observation)} seen, ${last(attempt)} tried from json_each(${JSON.stringify(studentIds)}) p`,
+  )
+  return new Map(
+    rows.flatMap(({ id, seen, tried }): [string, Day][] => {
+      const day = (seen ?? '') > (tried ?? '') ? seen : tried
+      return day === null ? [] : [[id, day]]
+    }),
+  )
 }
 
 /** What was recorded in one class, uncorrected. */
@@ -168,6 +175,11 @@ export function attemptsOfClass(scope: Scope, classId: string): Attempt[] {
     .orderBy(asc(attempt.hlc))
     .all()
     .map(toAttempt)
+}
+
+/** Results of somebody since a day, uncorrected: without everything that was seen before. */
+export function resultsSince(scope: Scope, studentId: string, since: Day): Observation[] {
+  return factRows(scope, observation, studentId, since).map(toObservation)
 }
 
 /** Results of somebody on one day, uncorrected. */

@@ -2,12 +2,16 @@ import 'server-only'
 import { wentWithout } from '@/core/classes/without'
 import { addDays, daysBetween, formatDay } from '@/core/day'
 import { soreAgain } from '@/core/progress/sore'
+import { findById } from '@/core/practice/find'
+import type { Decision } from '@/core/readiness/decide'
+import { foldEvidence, NO_EVIDENCE } from '@/core/readiness/evidence'
+import { forecastGate } from '@/core/readiness/forecast'
 import { count, list } from '@/core/words/number'
 import { describeStill } from '@/core/words/progress'
 import { stageName } from '@/core/words/reason'
 import { classLines, comingSince } from '@/db/classes'
 import { decisionsOf } from '@/db/decisions'
-import { lastFactDays } from '@/db/evidence'
+import { lastFactDays, resultsSince } from '@/db/evidence'
 import { planOf } from '@/db/plans'
 import { listNames } from '@/db/students'
 import type { Context } from '../context'
@@ -85,9 +89,8 @@ function stillNow(ctx: Context, ids: readonly string[], line: Say): Line[] {
   const kept = standings(ctx, ids)
   return ids
     .flatMap((id) => {
-      const all = (kept.get(id)?.decisions ?? [])
-        .filter((d) => d.missing.length > 0)
-        .flatMap((d) => stillOf(ctx, judge, d))
+      const open = (kept.get(id)?.decisions ?? []).filter((d) => d.missing.length > 0)
+      const all = flatIn(ctx, open).flatMap((d) => stillOf(ctx, judge, d))
       const worst = all.toSorted((a, b) => b.weeks - a.weeks)[0]
       return worst
         ? line(id, describeStill(ctx.practice, worst, ctx.studio)).map((said) => ({
@@ -98,6 +101,29 @@ function stillNow(ctx: Context, ids: readonly string[], line: Say): Line[] {
     })
     .toSorted((a, b) => b.weeks - a.weeks || a.said.name.localeCompare(b.said.name))
     .map(({ said }) => said)
+}
+
+/** A trend looks back so far: what is older tells nothing of it, days. */
+const TREND_DAYS = 70
+
+/**
+ * Decisions in which some result that is asked for next has not moved, from its own last rows: only for them is all of
+ * somebody's evidence read. What is read from tries has a page of its own.
+ */
+function flatIn(ctx: Context, decisions: readonly Decision[]): Decision[] {
+  const { scope, practice, clock } = ctx
+  const [first] = decisions
+  if (!first) return []
+  const results = resultsSince(scope, first.studentId, addDays(clock.today, -TREND_DAYS))
+  const { observations } = foldEvidence({ ...NO_EVIDENCE, observations: results }, clock.today)
+  return decisions.filter(({ missing }) =>
+    missing.some(({ gate, state }) => {
+      const check = findById(practice.checks, gate.check)
+      const isAsked = state !== 'unknown' && (gate.op === '>=' || gate.op === '<=')
+      if (!isAsked || check.shownOn !== undefined) return false
+      return forecastGate(gate, check, observations, clock.today).code === 'flat'
+    }),
+  )
 }
 
 function awayNow({ scope, clock }: Context, ids: readonly string[], line: Say): Line[] {
