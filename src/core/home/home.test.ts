@@ -5,7 +5,7 @@ import { findById } from '../practice/find'
 import { LOAD_TAGS } from '../practice/schema'
 import { withinOf } from '../readiness/within'
 import { capsFrom, NO_LIMITS, type Caps } from '../screening/caps'
-import { composeHome, type HomeAsked } from './compose'
+import { composeHome, mayGoHome, type HomeAsked } from './compose'
 import { sessionDays } from './days'
 import { afterWeek, nextDose } from './grow'
 import { AT_HOME, homeSheetSchema, type HomeItem } from './home'
@@ -92,6 +92,13 @@ describe('a sheet for home', () => {
     const [known, fresh] = [dose(new Set(['DR-forearm-plank'])), dose(new Set())]
     expect(known?.holdS).toBeGreaterThan(fresh?.holdS ?? Infinity)
   })
+  it('takes nothing that falls, whatever its theme and whatever somebody holds', () => {
+    const plank = findById(practice.drills, 'DR-forearm-plank')
+    const falls = { ...plank, id: 'DR-falls', load: { ...plank.load, FR: 2 as const } }
+    const within = withinOf(practice, new Set(practice.stages.map((s) => s.id)), NO_LIMITS, [])
+    expect(mayGoHome(plank, within, new Set(AT_HOME))).toBe(true)
+    expect(mayGoHome(falls, within, new Set(AT_HOME))).toBe(false)
+  })
   it('is refused where nothing may go home', () => {
     const warm = { ...practice, drills: practice.drills.filter((d) => d.theme === 'wrist') }
     expect(composeHome(warm, asked())).toMatchObject({ ok: false, refusal: { code: 'nothing-open' } })
@@ -164,6 +171,30 @@ it('a count of four grows to five in two full weeks, not in one, and a week of t
   ]
   expect([one.reps, two.reps]).toEqual([4, 5])
   expect(nextDose(practice, two, 'less', by).reps).toBe(4)
+})
+
+it('a drill’s own growth leads past its usual dose, and ends where it says or a limit does', () => {
+  const plank = findById(practice.drills, 'DR-forearm-plank')
+  const seconds = { value: 20, min: 10, max: 60 }
+  const drills = [{ ...plank, dose: { perSide: false, seconds, growth: { weeklyS: 3, toS: 28 } } }]
+  const [cap] = limits('GENTLE').caps
+  const capped: Caps = {
+    ...NO_LIMITS,
+    caps: [{ ...cap!, action: 'modify', tag: 'FB', level: 1, mostSeconds: 24, change: null }],
+  }
+  const item: HomeItem = {
+    ...{ drillId: plank.id, sets: 1, reps: null, holdS: 20 },
+    ...{ perSide: false, restS: null, weaker: null },
+  }
+  const weeks = (caps: Caps): number[] => {
+    const by = { within: withinOf(practice, credited('FS'), caps, []), breathS: 5, firstMonth: false }
+    const held: number[] = []
+    for (let now = item, n = 0; n < 4; n += 1)
+      held.push((now = nextDose({ drills }, now, 'more', by)).holdS ?? 0)
+    return held
+  }
+  expect(weeks(NO_LIMITS)).toEqual([23, 26, 28, 28])
+  expect(weeks(capped)).toEqual([23, 24, 24, 24])
 })
 
 describe('days for it', () => {

@@ -1,4 +1,4 @@
-import { daysBetween, type Day } from '../day'
+import type { Day } from '../day'
 import { findById } from '../practice/find'
 import type { Library } from '../practice/library'
 import type { Decision } from '../readiness/decide'
@@ -19,8 +19,6 @@ export type Still = {
 
 /** A result that stood less long than this is no standing still, weeks. */
 const LEAST_WEEKS = 3
-/** Whoever showed nothing of it lately is away, not still. */
-const LATELY_DAYS = 14
 
 /** What was drilled lately, newest last, and the day it is asked on. */
 type Lately = { readonly done: readonly string[]; readonly asOf: Day }
@@ -42,8 +40,6 @@ export function standingStill(
       if (state === 'confirm' || state === 'met') return []
       if (gate.op !== '>=' && gate.op !== '<=') return []
       const check = findById(practice.checks, gate.check)
-      const last = observations.findLast((o) => o.checkId === check.id)
-      if (!last || daysBetween(last.day, asOf) > LATELY_DAYS) return []
       const forecast = forecastGate(gate, check, observations, asOf)
       if (forecast.code !== 'flat' || forecast.weeks < LEAST_WEEKS) return []
       const named = practice.capabilities.filter((c) => c.checks.includes(check.id)).flatMap((c) => c.drills)

@@ -7,6 +7,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { demoWorld } from '@/core/simulate/demo'
 import { describeBundle } from '@/core/words/bundle'
 import { makeHealthKey } from '../health-codec'
+import { appendNote, appendObservation } from '../evidence'
 import { readHealth } from '../health'
 import { openDb } from '../open'
 import { HOME, type Scope } from '../scope'
@@ -24,6 +25,12 @@ const key = makeHealthKey(path.join(folder, 'keys', 'health.key'))
 const world = demoWorld(DAY)
 const full: Scope = { db: openDb(':memory:'), studioId: HOME }
 seedDemo(full, world, DAY, key)
+// What is private besides answers: words about somebody, and a report of where it hurts.
+const of = { studentId: world.students[0]!.id, classId: null, day: DAY, replaces: null }
+const origin = { deviceId: 'd', deviceSeq: 1 }
+appendNote(full, { ...of, id: 'note-1', hlc: '1', text: 'planted-plover', withdrawn: false }, origin)
+const { id: _i, ...some } = world.observations[0]!
+appendObservation(full, { ...some, id: 'hurts-1', hlc: '2', region: 'wrist' }, origin)
 const empty = (): Scope => ({ db: openDb(':memory:'), studioId: HOME })
 const zip = writeBundle(full, { passphrase: PASS, key })
 const bare = writeBundle(full, null)
@@ -94,6 +101,10 @@ describe('a whole studio as a file', () => {
     for (const name of ['health_record', 'incident', 'note', 'class_decision'])
       expect(strFromU8(files[`tables/${name}.json`]!).trim()).toBe('[]')
     expect(readHealth(into, key, world.said[0]!.studentId).screening.answers).toEqual([])
+    const all = Object.values(files)
+      .map((bytes) => strFromU8(bytes))
+      .join('\n')
+    expect(all).not.toMatch(/planted-plover|hurts-1|"brief":"/)
   })
   it('of before a table came is taken in with that table empty', () => {
     const older = remade((files) => {
@@ -217,6 +228,15 @@ describe('a damaged file', () => {
     expect(refusal).not.toBeNull()
     expect(describeBundle(refusal!)).toMatch(/Nothing was stored\.$/)
     expect(countOf(into)).toBe(countOf(empty()))
+  })
+  it('with a sound row in place of another is damaged: its digest is another', () => {
+    const files = { ...unzipSync(bare) }
+    put(
+      files,
+      'student',
+      rows(files, 'student').map((r) => ({ ...r, name: 'Somebody Else' })),
+    )
+    expect(bring(zipSync(files), '').refusal).toEqual({ code: 'damaged', file: 'tables/student.json' })
   })
   it('of a newer release says so', () => {
     const files = { ...unzipSync(bare) }
