@@ -111,3 +111,9 @@ export async function toBlock(page: Page, title: string | RegExp): Promise<void>
   }
   await expect(now).toBeVisible()
 }
+
+/** Gives a passed-round tablet back to the teacher: a press that is held. */
+export async function giveBack(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Back to the teacher' }).click({ delay: 1500 })
+  await expect(page).toHaveURL(/\/door$/)
+}

@@ -37,6 +37,7 @@ const load = async () => ({
   roomDisplay: await import('./teaching/board-queries'),
   wrap: await import('./teaching/wrap-queries'),
   log: await import('./teaching/log-queries'),
+  cover: await import('./handover/queries'),
   home: await import('./home/queries'),
   files: await import('./studio-file/queries'),
   own: await import('./practice-own/queries'),
@@ -178,6 +179,8 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
   previewOwn: (ctx) =>
     app.own.previewOwn(ctx, { kind: 'stage', id: 'FS-07', fields: { 'gate.CK-dolphin-hold': 20 } }),
   isEmptyStudio: (ctx) => app.files.isEmptyStudio(ctx),
+  // What a link opens is another screen than this one: it has a test of its own.
+  coverByToken: (ctx) => app.cover.coverByToken(ctx, 'no way in'),
   homeView: (ctx) => everybody((id) => app.home.homeView(ctx, id)),
   homeByToken: (ctx) => app.home.homeByToken(ctx, 'no way in'),
   personProgress: (ctx) => everybody((id) => app.progress.personProgress(ctx, id, 'FS')),

@@ -202,6 +202,11 @@ describe('standing still', () => {
     expect(named).toContain(still?.drillId)
     const [other] = standingStill(practice, { missing }, flat, { ...given, done: [still!.insteadId!] })
     expect(other?.drillId).toBe(named.includes(still!.insteadId!) ? still?.insteadId : still?.drillId)
+    const third = standingStill(practice, { missing }, flat, {
+      ...given,
+      done: [still!.insteadId!, still!.drillId!],
+    })
+    expect([still?.drillId, still?.insteadId]).not.toContain(third[0]?.insteadId)
     expect(describeStill(practice, still!)).toMatch(/ for 4 weeks\. In place of .+: .+\.$/)
   })
   it('is silent about what moves, and about whoever is away', () => {

@@ -45,7 +45,8 @@ export function standingStill(
       const named = practice.capabilities.filter((c) => c.checks.includes(check.id)).flatMap((c) => c.drills)
       const [first] = prescribe(practice, { missing: [missing] }, given)
       const drillId = done.findLast((id) => named.includes(id)) ?? first?.drillId ?? null
-      const recent = new Set(drillId === null ? [] : [drillId])
+      // Something else than all that was tried for it lately, where there is anything.
+      const recent = new Set([...done, ...(drillId === null ? [] : [drillId])])
       const instead = prescribe(practice, { missing: [missing] }, { ...given, recent }).find(
         (d) => d.drillId !== drillId,
       )

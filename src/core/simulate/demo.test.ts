@@ -54,7 +54,9 @@ describe('the demo world', () => {
   it('has twenty-one people, eight weeks of classes and nothing in the future', () => {
     expect(world.students).toHaveLength(21)
     expect(world.classes).toHaveLength(9)
-    expect([...world.observations, ...world.attempts, ...world.drills].every((fact) => fact.day < AS_OF)).toBe(true)
+    expect(
+      [...world.observations, ...world.attempts, ...world.drills].every((fact) => fact.day < AS_OF),
+    ).toBe(true)
   })
   it('points only at checks and stages that exist', () => {
     const { checks, stages } = shippedPractice()

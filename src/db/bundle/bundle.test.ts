@@ -108,7 +108,7 @@ describe('a whole studio as a file', () => {
   })
   it('of before a table came is taken in with that table empty', () => {
     const older = remade((files) => {
-      for (const table of ['practice_override', 'home_plan', 'home_tick', 'home_link'])
+      for (const table of ['practice_override', 'home_plan', 'home_tick', 'home_link', 'class_link'])
         Reflect.deleteProperty(files, `tables/${table}.json`)
       // A column that came later is filled by its default.
       put(

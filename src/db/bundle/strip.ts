@@ -19,6 +19,7 @@ export const WITHOUT_HEALTH: Readonly<Record<string, Strip>> = {
   studio: (row) => ({ ...row, key_check: null, pass_hash: null }),
   // Ways in end with the studio they were made in.
   home_link: gone,
+  class_link: gone,
 }
 
 function withoutChanges(plan: Row[string] | undefined): string {

@@ -168,3 +168,17 @@ export const classDecision = sqliteTable(
     index('decision_student').on(t.studentId),
   ],
 )
+
+/** A way to one class for whoever stands in, on its own day only. Only the token's hash is kept. */
+export const classLink = sqliteTable(
+  'class_link',
+  {
+    ...owned,
+    tokenHash: text('token_hash').primaryKey(),
+    classId: text('class_id')
+      .notNull()
+      .references(() => classSession.id, { onDelete: 'cascade' }),
+    revoked: integer('revoked', { mode: 'boolean' }).notNull().default(false),
+  },
+  (t) => [index('class_link_class').on(t.classId)],
+)

@@ -1,4 +1,5 @@
 import 'server-only'
+import { addDays } from '@/core/day'
 import { standingStill, type Still } from '@/core/progress/still'
 import { standing } from '@/core/readiness/drills'
 import type { Decision } from '@/core/readiness/decide'
@@ -8,6 +9,8 @@ import { drillsOf } from '@/db/evidence'
 import type { Context } from '../context'
 import type { Judge } from './judge'
 
+/** What was drilled longer ago is worth another try, days. */
+const LATELY_DAYS = 42
 /** Minutes for one drill in place of another. */
 const MINUTES = 12
 const BREATH_S = 5
@@ -17,7 +20,8 @@ export function stillOf({ practice, scope, clock }: Context, judge: Judge, decis
   const { studentId } = decision
   const { credited, evidence } = groundOf(practice, judge.evidence(studentId), clock.today)
   const within = withinOf(practice, credited, judge.limits(studentId), decision.missing)
-  const done = standing(drillsOf(scope, studentId)).map((d) => d.drillId)
+  const from = addDays(clock.today, -LATELY_DAYS)
+  const done = standing(drillsOf(scope, studentId)).flatMap((d) => (d.day >= from ? [d.drillId] : []))
   return standingStill(practice, decision, evidence.observations, {
     minutes: MINUTES,
     within,

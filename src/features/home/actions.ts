@@ -13,7 +13,7 @@ import { done, problem, type Answer } from '../answer'
 import type { Context } from '../context'
 import { idField } from '../fields'
 import { freshSheet, nextSheet, openItems } from './sheet'
-import { hashOf, newToken } from './token'
+import { hashOf, newToken } from '../token'
 
 const GONE = 'That person is not here any more.'
 /** A private link ends by itself after four weeks. */

@@ -16,7 +16,7 @@ import { anyBody, bodyOfStudent } from '../body'
 import type { Context } from '../context'
 import { ownNumbers } from '../desk/hand-numbers'
 import { homeGround } from './sheet'
-import { hashOf } from './token'
+import { hashOf } from '../token'
 
 export type HomeItemView = {
   id: string

@@ -1,6 +1,7 @@
 import { Alert, Group, List, ListItem, Stack, Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
+import { HandOver } from '@/features/handover/components/hand-over'
 import { ArrangeLazy } from '@/features/plans/components/arrange-lazy'
 import { BetterPlan } from '@/features/plans/components/better-plan'
 import { ClassTools, StepBack } from '@/features/plans/components/class-tools'
@@ -95,6 +96,7 @@ export default page<{
           <Seen by={by} plan={plan} through={by === 'room' ? roomThrough(ctx, id) : null} />
           {plan.editable ? <ClassTools plan={plan} /> : null}
           <PlanFile classId={id} editable={plan.editable} />
+          <HandOver classId={id} />
         </>
       ) : (
         <Text>No plan yet. Making one takes a moment and nothing is fixed by it.</Text>

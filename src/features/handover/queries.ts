@@ -1,0 +1,124 @@
+import 'server-only'
+import { isWork, type Doing, type PlanBlock } from '@/core/classes/plan'
+import { formatDay } from '@/core/day'
+import { findEntry } from '@/core/library/entries'
+import { findById } from '@/core/practice/find'
+import { leavesFloor } from '@/core/readiness/gate'
+import { CARD_LINES } from '@/core/words/emergency'
+import { describeTouch } from '@/core/words/floor'
+import { halfMinutes } from '@/core/words/number'
+import { blockTitle, describeChange, NOTHING_OPEN, PART_DO, variantName } from '@/core/words/plan'
+import { describeRun, describeTurns, placeName } from '@/core/words/turns'
+import { listAssistants } from '@/db/assistants'
+import { absentFrom } from '@/db/attendance'
+import { classOfLink } from '@/db/class-links'
+import { findClass, type ClassRecord } from '@/db/classes'
+import type { Context } from '../context'
+import { classFile, judgeOfClass, type ClassFile } from '../desk/class-file'
+import { closedTonight } from '../desk/limit-words'
+import { peopleOf } from '../desk/people'
+import { hashOf } from '../token'
+
+/** What one person does in a block, in a line. */
+export type CoverDoing = {
+  name: string
+  what: string
+  how: string
+  change: string
+  beside: string
+  out: string
+}
+export type CoverBlock = {
+  key: string
+  title: string
+  minutes: string
+  run: string
+  together: string[]
+  doings: CoverDoing[]
+}
+
+/** One class as whoever stands in needs it: its people, what they leave out, the hour, the emergency card. */
+export type Cover = {
+  title: string
+  when: string
+  minutes: number
+  people: { name: string; touch: string; limits: string[] }[]
+  blocks: CoverBlock[]
+  emergency: { label: string; text: string }[]
+}
+
+/** Why a link opens nothing today. */
+export type NoCover = { readonly closed: 'ended' | 'not-today'; readonly day: string }
+
+/** The class that a stand-in's link leads to, on its own day; limits in words and never why. */
+export function coverByToken(ctx: Context, token: string): Cover | NoCover {
+  const classId = classOfLink(ctx.scope, hashOf(token))
+  const record = classId === null ? null : findClass(ctx.scope, classId)
+  const file = record ? classFile(ctx, record) : null
+  if (!record || !file) return { closed: 'ended', day: '' }
+  if (record.day !== ctx.clock.today) return { closed: 'not-today', day: formatDay(record.day) }
+  // Whoever stands in sees what a teacher's screen shows with the notes shut.
+  return coverOf({ ...ctx, privacy: { hidden: false, notesOpen: false } }, record, file)
+}
+
+function coverOf(ctx: Context, record: ClassRecord, file: ClassFile): Cover {
+  const { scope, studio } = ctx
+  const judge = judgeOfClass(ctx, record)
+  const { nameOf } = peopleOf(ctx, record.roster)
+  const absent = absentFrom(scope, record.id)
+  const here = record.roster.filter((id) => !absent.has(id))
+  const helpers = new Map(listAssistants(scope).map((a) => [a.id, a.name]))
+  return {
+    title: record.title,
+    when: `${formatDay(record.day)}, ${record.startTime}`,
+    minutes: file.plan.minutes,
+    people: here.map((id) => ({
+      name: nameOf(id),
+      touch: describeTouch(judge.touch(id)),
+      limits: closedTonight(ctx, judge, id),
+    })),
+    blocks: file.plan.blocks.map((block) => ({
+      ...blockHead(ctx, block),
+      doings: isWork(block)
+        ? block.people
+            .filter((d) => !absent.has(d.studentId))
+            .map((d) => doingLine(ctx, file, d, nameOf(d.studentId), helpers))
+        : [],
+    })),
+    emergency: CARD_LINES.flatMap(({ key, label }) =>
+      studio.emergency[key] === '' ? [] : [{ label, text: studio.emergency[key] }],
+    ),
+  }
+}
+
+function blockHead({ practice }: Context, block: PlanBlock): Omit<CoverBlock, 'doings'> {
+  const together = isWork(block) ? [] : block.items.flatMap(({ id }) => findEntry(practice, id)?.name ?? [])
+  return {
+    key: `${block.startS} ${block.kind}`,
+    title: blockTitle(practice, block.kind, isWork(block) ? block.purpose : ''),
+    minutes: halfMinutes(block.seconds),
+    run: isWork(block) ? describeRun(block) : (PART_DO[block.kind] ?? ''),
+    together,
+  }
+}
+
+function doingLine(
+  { practice }: Context,
+  { brief }: ClassFile,
+  doing: Doing,
+  name: string,
+  helpers: ReadonlyMap<string, string>,
+): CoverDoing {
+  const stage = practice.stages.find((s) => s.id === doing.variantId)
+  const beside =
+    doing.helper === null ? '' : doing.helper === 'teacher' ? 'you' : (helpers.get(doing.helper) ?? '')
+  const place = placeName(doing.place, brief?.room)
+  return {
+    name,
+    what: doing.variantId === null ? NOTHING_OPEN : variantName(practice, doing.variantId),
+    how: [place, doing.variantId === null ? '' : describeTurns(doing)].filter((t) => t !== '').join(' · '),
+    change: describeChange(doing.change),
+    beside,
+    out: stage && leavesFloor(stage) ? findById(practice.exits, stage.exits[0] ?? '').do : '',
+  }
+}
