@@ -117,3 +117,11 @@ export async function giveBack(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Back to the teacher' }).click({ delay: 1500 })
   await expect(page).toHaveURL(/\/door$/)
 }
+
+/** Waits until a page that was opened anew listens: a press before that does nothing. */
+export async function listening(page: Page): Promise<void> {
+  await page.waitForFunction(() => {
+    const [button] = document.querySelectorAll('main button')
+    return button !== undefined && Object.keys(button).some((key) => key.startsWith('__reactProps'))
+  })
+}

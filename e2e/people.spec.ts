@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import path from 'node:path'
 import { expect, test, type Page } from '@playwright/test'
-import { App, giveBack } from './app'
+import { App, giveBack, listening } from './app'
 
 let app: App
 test.beforeAll(async () => {
@@ -23,6 +23,7 @@ test('a tablet passed round takes ten people’s words, shows nobody another’s
   await page.getByRole('link', { name: 'Pass the tablet round' }).click()
   await expect(page.getByRole('heading', { name: 'How are you tonight?' })).toBeVisible()
   await expect(page.getByRole('navigation')).toHaveCount(0)
+  await listening(page)
   // No key leads away from it, and none opens anything.
   for (const key of ['g', 's', '?', 'Control+k']) await page.keyboard.press(key)
   await expect(page.getByRole('dialog')).toHaveCount(0)

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { App, giveBack } from './app'
+import { App, giveBack, listening } from './app'
 
 let app: App
 test.beforeAll(async () => {
@@ -141,6 +141,7 @@ test('tonight’s pain lowers the ceiling and not the standing', async ({ page }
   await page.goto(app.address)
   await page.getByRole('link', { name: 'At the door' }).click()
   await page.getByRole('link', { name: 'Pass the tablet round' }).click()
+  await listening(page)
   await page.getByRole('button', { name: /^Tomas Reyle/ }).click()
   for (const [scale, answer] of [
     ['Does anything hurt now?', '5'],
