@@ -42,7 +42,7 @@ test('another name for this machine reads nothing, and a write from elsewhere is
     { origin: `http://evil.test`, 'x-forwarded-host': 'evil.test' },
   ]
   for (const headers of foreign)
-    for (const path of ['/facts', '/studio-file/out', '/students'])
+    for (const path of ['/facts', '/studio-file/taken', '/students'])
       expect([path, (await ask(path, { method: 'POST', ...headers })).status]).toEqual([path, 403])
 })
 

@@ -13,6 +13,11 @@ const host = typeof given.host === 'string' ? given.host : '127.0.0.1'
 process.umask(0o077)
 if (!existsSync(path.join(ROOT, '.next', 'BUILD_ID'))) end('There is no build yet: npm run build makes one.')
 if (!/^\d{2,5}$/.test(port)) end(`--port wants a number, not “${port}”.`)
+const LOOPBACK = ['127.0.0.1', 'localhost', '::1']
+if (!LOOPBACK.includes(host))
+  console.warn(
+    'There are no accounts yet: whoever reaches this address is the teacher, health notes included. Put something before it that asks who is there, and name the host in LEVITAR_HOSTS.',
+  )
 mkdirSync(data, { recursive: true, mode: 0o700 })
 const lock = path.join(data, 'server.pid')
 if (existsSync(lock) && isAlive(Number(readFileSync(lock, 'utf8'))))

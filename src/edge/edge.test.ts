@@ -65,7 +65,7 @@ describe('a tablet that is passed round', () => {
       '/teach/x/door',
       '/studio/incidents',
       '/factsheet',
-      '/studio-file/out',
+      '/studio-file/taken',
       '/pass/../students',
     ])
       expect(heldBack(path, page)).toBe(page)

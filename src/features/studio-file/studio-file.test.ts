@@ -30,7 +30,7 @@ beforeAll(async () => {
 })
 const ask = (body: unknown, headers: Record<string, string> = {}) =>
   app.requests.bundleOut(
-    new Request('http://localhost/studio-file/out', {
+    new Request('http://localhost/studio-file/taken', {
       method: 'POST',
       body: JSON.stringify(body),
       headers: { 'content-type': 'application/json', ...headers },
@@ -41,7 +41,7 @@ const send = (file: Blob | null, headers: Record<string, string> = {}) => {
   if (file) form.set('file', file)
   form.set('passphrase', '')
   return app.requests.bundleIn(
-    new Request('http://localhost/studio-file/in', { method: 'POST', body: form, headers }),
+    new Request('http://localhost/studio-file/brought', { method: 'POST', body: form, headers }),
   )
 }
 

@@ -79,7 +79,7 @@ async function bringIn(file: File, passphrase: string): Promise<Answer<Taken>> {
   form.set('file', file)
   form.set('passphrase', passphrase)
   try {
-    const answer = await fetch('/studio-file/in', { method: 'POST', body: form })
+    const answer = await fetch('/studio-file/brought', { method: 'POST', body: form })
     return (await answer.json()) as Answer<Taken>
   } catch {
     return {

@@ -91,7 +91,7 @@ export function TakeOut() {
 }
 
 async function takeOut(health: boolean, passphrase: string): Promise<readonly Problem[]> {
-  const answer = await fetch('/studio-file/out', {
+  const answer = await fetch('/studio-file/taken', {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ health, passphrase: health ? passphrase : '' }),
