@@ -28,7 +28,7 @@ const FIRST_MONTH_DAYS = 30
  */
 export function firstMonthCap(begun: readonly Day[], today: Day): number | null {
   const first = [...begun].sort()[0]
-  return first === undefined || daysBetween(first, today) < FIRST_MONTH_DAYS ? ATTEMPT_CAP.firstMonth : null
+  return isFirstMonth(first, today) ? ATTEMPT_CAP.firstMonth : null
 }
 
 /** The studio's closed loads as limits: nobody's clearance lifts them, and no teacher. */
@@ -55,4 +55,9 @@ export function attemptCap(floor: StudioFloor, ...below: readonly (number | null
     ...[floor.mostAttempts, ...below].flatMap((n) => (n === null ? [] : [n])),
     ATTEMPT_CAP.usual,
   )
+}
+
+/** Whether somebody is in their first month; whoever has nothing on record begins it. */
+export function isFirstMonth(first: Day | undefined, today: Day): boolean {
+  return first === undefined || daysBetween(first, today) < FIRST_MONTH_DAYS
 }

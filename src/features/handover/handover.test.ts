@@ -35,6 +35,9 @@ it('a class is handed over for its own day: people, limits in words, plan and ca
   if ('closed' in cover) throw new Error(cover.closed)
   expect(cover.people.map((p) => p.name)).toHaveLength(tonight.roster.length)
   expect(cover.people.some((p) => p.limits.length > 0)).toBe(true)
+  const unasked = tonight.roster.filter((id) => !world.said.some((said) => said.studentId === id)).length
+  expect(unasked).toBeGreaterThan(0)
+  expect(cover.people.filter((p) => p.limits.some((l) => l.includes('nobody asked')))).toHaveLength(unasked)
   expect(cover.blocks.flatMap((b) => b.doings).length).toBeGreaterThan(10)
   expect(cover.blocks.some((b) => b.together.length > 0)).toBe(true)
   expect(cover.emergency.length).toBeGreaterThan(0)

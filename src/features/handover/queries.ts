@@ -15,8 +15,10 @@ import { classOfLink } from '@/db/class-links'
 import { findClass, type ClassRecord } from '@/db/classes'
 import type { Context } from '../context'
 import { classFile, judgeOfClass, type ClassFile } from '../desk/class-file'
+import type { Judge } from '../desk/judge'
 import { closedTonight } from '../desk/limit-words'
 import { peopleOf } from '../desk/people'
+import { screeningState } from '../desk/screening'
 import { hashOf } from '../token'
 
 /** What one person does in a block, in a line. */
@@ -75,7 +77,7 @@ function coverOf(ctx: Context, record: ClassRecord, file: ClassFile): Cover {
     people: here.map((id) => ({
       name: nameOf(id),
       touch: describeTouch(judge.touch(id)),
-      limits: closedTonight(ctx, judge, id),
+      limits: [...closedTonight(ctx, judge, id), ...unasked(ctx, judge, id)],
     })),
     blocks: file.plan.blocks.map((block) => ({
       ...blockHead(ctx, block),
@@ -91,12 +93,19 @@ function coverOf(ctx: Context, record: ClassRecord, file: ClassFile): Cover {
   }
 }
 
+/** Whoever was never asked about health is kept on the floor, and a stand-in has to know it. */
+function unasked(ctx: Context, judge: Judge, id: string): string[] {
+  return screeningState(ctx, judge, id).code === 'not-asked'
+    ? ['full inversions and whatever leaves the floor, since nobody asked about health yet']
+    : []
+}
+
 function blockHead({ practice }: Context, block: PlanBlock): Omit<CoverBlock, 'doings'> {
   const together = isWork(block) ? [] : block.items.flatMap(({ id }) => findEntry(practice, id)?.name ?? [])
   return {
     key: `${block.startS} ${block.kind}`,
     title: blockTitle(practice, block.kind, isWork(block) ? block.purpose : ''),
-    minutes: halfMinutes(block.seconds),
+    minutes: `${halfMinutes(block.seconds)} min`,
     run: isWork(block) ? describeRun(block) : (PART_DO[block.kind] ?? ''),
     together,
   }

@@ -1,9 +1,10 @@
 import 'server-only'
+import { isFirstMonth } from '@/core/approaches/floor'
 import { composeHome, mayGoHome, type HomeAsked } from '@/core/home/compose'
 import { sessionDays } from '@/core/home/days'
 import { afterWeek, nextDose } from '@/core/home/grow'
 import type { AtHome, HomeItem, HomeSheet } from '@/core/home/home'
-import { addDays, daysBetween, nextWeekday, type Day } from '@/core/day'
+import { addDays, nextWeekday, type Day } from '@/core/day'
 import { findById } from '@/core/practice/find'
 import type { Decision } from '@/core/readiness/decide'
 import { standing } from '@/core/readiness/drills'
@@ -24,9 +25,6 @@ import { judgeOf } from '../desk/judge'
 /** What a sheet is asked for with. */
 export type HomeForm = { readonly minutes: number; readonly times: number; readonly has: readonly AtHome[] }
 
-/** Somebody's first month has its own ends of doses, days. */
-const FIRST_MONTH_DAYS = 30
-
 /** What somebody may do alone today, and what is short: asked once for compose, growth and screens. */
 export function homeGround(ctx: Context, student: StudentRecord) {
   const { practice, scope, clock } = ctx
@@ -38,7 +36,7 @@ export function homeGround(ctx: Context, student: StudentRecord) {
   const nearest = nearestOf(BOARD.map((family) => judge.decide(student.id, family)))
   const missing = nearest?.missing ?? []
   const within = withinOf(practice, credited, caps, missing)
-  const first = firstFactDays(scope, [student.id]).get(student.id)?.toSorted()[0] ?? today
+  const [first] = firstFactDays(scope, [student.id]).get(student.id)?.toSorted() ?? []
   return {
     within,
     missing,
@@ -46,7 +44,7 @@ export function homeGround(ctx: Context, student: StudentRecord) {
     shown: new Set(standing(drillsOf(scope, student.id)).map((d) => d.drillId)),
     /** What an alarm asks first, in words; null where there is none. */
     referral: referralIn(caps.caps.filter((c) => c.refer === 'urgent' || c.refer === 'home')),
-    firstMonth: daysBetween(first, today) < FIRST_MONTH_DAYS,
+    firstMonth: isFirstMonth(first, today),
     ways: judge.approaches(student.id),
   }
 }

@@ -9,9 +9,9 @@ export function CoverSheet({ cover }: { cover: Cover }) {
         {cover.title}
       </Title>
       <Text>
-        {cover.when} · {cover.minutes} minutes · {cover.people.length} people. You read along; nothing can be
-        changed here. What is left out tonight is left out: no version of it is offered instead of what stands
-        here.
+        {cover.when} · {cover.minutes} minutes · {cover.people.length} people. For reading: nothing is changed
+        here. Whoever leaves something out tonight does what stands beside their name; please offer nothing
+        further.
       </Text>
       <section className="card" aria-label="Who comes">
         <Title order={2} fz="lg">

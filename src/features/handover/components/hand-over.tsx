@@ -1,8 +1,9 @@
 'use client'
 
-import { Button, CopyButton, Group, Text, TextInput } from '@mantine/core'
+import { Button, Group, Text } from '@mantine/core'
 import { useState } from 'react'
 import { FormProblem } from '@/ui/form-problem'
+import { ShownOnce } from '@/ui/shown-once'
 import { useSubmit } from '../../use-submit'
 import { endCover, makeCover } from '../actions'
 
@@ -29,20 +30,7 @@ export function HandOver({ classId }: { classId: string }) {
     <Group gap="sm" className="no-print" align="flex-end">
       {address === '' ? null : (
         <>
-          <TextInput
-            label="Link for whoever stands in, shown this once"
-            w={360}
-            value={address}
-            readOnly
-            onFocus={(event) => event.currentTarget.select()}
-          />
-          <CopyButton value={address}>
-            {({ copied, copy }) => (
-              <Button variant="default" onClick={copy}>
-                {copied ? 'Copied' : 'Copy'}
-              </Button>
-            )}
-          </CopyButton>
+          <ShownOnce label="Link for whoever stands in, shown this once" address={address} />
           <Button variant="default" loading={ended.busy} onClick={() => void end()}>
             End the link
           </Button>

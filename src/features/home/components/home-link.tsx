@@ -1,8 +1,9 @@
 'use client'
 
-import { Button, CopyButton, Group, Stack, Text, TextInput, Title } from '@mantine/core'
+import { Button, Group, Stack, Text, Title } from '@mantine/core'
 import { useState } from 'react'
 import { FormProblem } from '@/ui/form-problem'
+import { ShownOnce } from '@/ui/shown-once'
 import { saveFile } from '@/ui/save-file'
 import { useSubmit } from '../../use-submit'
 import { endHomeLink, homeAsCalendar, makeHomeLink } from '../actions'
@@ -37,20 +38,7 @@ export function HomeLink({ studentId, until }: { studentId: string; until: strin
         </Text>
         {address === '' ? null : (
           <Group align="flex-end" wrap="nowrap">
-            <TextInput
-              flex={1}
-              label="Private link, shown this once"
-              value={address}
-              readOnly
-              onFocus={(event) => event.currentTarget.select()}
-            />
-            <CopyButton value={address}>
-              {({ copied, copy }) => (
-                <Button variant="default" onClick={copy}>
-                  {copied ? 'Copied' : 'Copy'}
-                </Button>
-              )}
-            </CopyButton>
+            <ShownOnce label="Private link, shown this once" address={address} />
           </Group>
         )}
         <FormProblem message={made.problemOf('') ?? ended.problemOf('') ?? calendar.problemOf('')} />
