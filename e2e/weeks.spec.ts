@@ -117,6 +117,7 @@ test('the whole studio taken out, and brought into an empty one', async ({ page 
   const fresh = await App.start({ demo: false })
   try {
     await page.goto(`${fresh.address}/studio/files`)
+    await listening(page)
     const into = page.getByRole('region', { name: 'Bring one in' })
     await into
       .locator('input[type=file]')
