@@ -14,9 +14,10 @@ process.umask(0o077)
 if (!existsSync(path.join(ROOT, '.next', 'BUILD_ID'))) end('There is no build yet: npm run build makes one.')
 if (!/^\d{2,5}$/.test(port)) end(`--port wants a number, not “${port}”.`)
 const LOOPBACK = ['127.0.0.1', 'localhost', '::1']
-if (!LOOPBACK.includes(host))
-  console.warn(
-    'There are no accounts yet: whoever reaches this address is the teacher, health notes included. Put something before it that asks who is there, and name the host in LEVITAR_HOSTS.',
+const onNetwork = !LOOPBACK.includes(host)
+if (onNetwork)
+  console.log(
+    'Others reach this address, so nobody is let in without signing in: “npm run owner” prints a code for the first one. Name the host in LEVITAR_HOSTS, and put something before it that speaks HTTPS.',
   )
 mkdirSync(data, { recursive: true, mode: 0o700 })
 const lock = path.join(data, 'server.pid')
@@ -29,7 +30,13 @@ writeFileSync(lock, String(process.pid))
 const next = path.join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next')
 const child = spawn(process.execPath, [next, 'start', '--hostname', host, '--port', port], {
   cwd: ROOT,
-  env: { ...process.env, LEVITAR_DATA: data, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
+  env: {
+    ...process.env,
+    LEVITAR_DATA: data,
+    ...(onNetwork ? { LEVITAR_NETWORK: '1' } : {}),
+    NODE_ENV: 'production',
+    NEXT_TELEMETRY_DISABLED: '1',
+  },
   stdio: 'inherit',
 })
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill('SIGTERM'))

@@ -1,6 +1,21 @@
+import type { Instrumentation } from 'next'
+
 /** Looked at once an hour: the first time soon after the start. */
 const HOUR_MS = 3_600_000
 const FIRST_MS = 5 * 60_000
+
+/** A page or a route that failed: one line, with the number that its error page shows, and nothing that was typed. */
+export const onRequestError: Instrumentation.onRequestError = (
+  error,
+  { method },
+  { routePath, routeType },
+) => {
+  const of = error as { digest?: unknown; name?: unknown; code?: unknown }
+  const said = { id: String(of.digest ?? ''), kind: String(of.name ?? ''), code: String(of.code ?? '') }
+  console.error(
+    JSON.stringify({ at: new Date().toISOString(), level: 'error', ...said, method, routePath, routeType }),
+  )
+}
 
 /** What the server does besides answering: it keeps backups. */
 export async function register(): Promise<void> {

@@ -1,11 +1,14 @@
-import { randomBytes } from 'node:crypto'
+import { randomBytes, randomUUID } from 'node:crypto'
 import { NextResponse, type NextRequest } from 'next/server'
-import { allowedHosts } from './edge/hosts'
+import { allowedHosts, isAtHome } from './edge/hosts'
 import { heldBack, isPassPage, PASS_COOKIE, passedTo } from './edge/passed-round'
 import { ALWAYS, contentPolicy } from './edge/policy'
 import { refusalOf } from './edge/refuse'
+import { HOME_HEADER, ID_HEADER, PATH_HEADER } from './edge/told'
 
 const hosts = allowedHosts(process.env.LEVITAR_HOSTS)
+/** Whether anything else than this machine reaches the server. */
+const onNetwork = process.env.LEVITAR_NETWORK === '1' || (process.env.LEVITAR_HOSTS ?? '') !== ''
 const isDev = process.env.NODE_ENV === 'development'
 
 /** Before anything is routed: who asks by which name, what a page may run, and where a passed-round tablet may be. */
@@ -23,6 +26,11 @@ export function proxy(request: NextRequest): NextResponse {
   const nonce = randomBytes(16).toString('base64')
   const policy = contentPolicy(nonce, isDev)
   const headers = new Headers(request.headers)
+  const atHome = !onNetwork && isAtHome(request.headers.get('host'), request.headers.get('x-forwarded-for'))
+  for (const name of [...headers.keys()]) if (name.startsWith('x-levitar-')) headers.delete(name)
+  headers.set(PATH_HEADER, pathname)
+  headers.set(HOME_HEADER, atHome ? '1' : '0')
+  headers.set(ID_HEADER, randomUUID())
   // What stands before this server may say such things; nobody else is believed, and nothing here needs them.
   for (const name of [...headers.keys()]) if (name.startsWith('x-forwarded-')) headers.delete(name)
   headers.set('x-nonce', nonce)

@@ -7,6 +7,7 @@ import { seal, unseal, type HealthKey } from './health-codec'
 import { incidentsOf } from './incidents'
 import { approachChoice, classDecision, classPlan, classSession, student } from './schema'
 import { mine, type Scope } from './scope'
+import { forgetInTrail } from './trail'
 
 /** What goes and what stays when somebody is erased. */
 export type Erasure = { readonly plans: number; readonly decisions: number; readonly incidents: number }
@@ -21,6 +22,7 @@ export function eraseStudent(scope: Scope, key: HealthKey | null, id: string, no
   const plans = renameInPlans(scope, key, id, nobody)
   forgetFixed(scope, id)
   const decisions = stripDecisions(scope, id, nobody)
+  forgetInTrail(scope, id)
   scope.db
     .delete(approachChoice)
     .where(mine(scope, approachChoice, eq(approachChoice.scope, 'student'), eq(approachChoice.scopeId, id)))

@@ -97,3 +97,8 @@ export function settleSurely(db: Db = sharedDb()): void {
 export function forgetCopies(folder = dataFolder()): number {
   return forgetCopiesOf(databaseFile(folder))
 }
+
+/** How many updates of the schema the database has had: read from the file itself, so it tells that it can be read. */
+export function schemaVersion(db: Db): number {
+  return db.get<{ n: number }>(sql`select count(*) n from __drizzle_migrations`).n
+}

@@ -4,7 +4,10 @@ import { CookieJar } from '@/testing/cookies'
 
 const mockJar = new CookieJar()
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
-jest.mock('next/headers', () => ({ cookies: () => Promise.resolve(mockJar) }))
+jest.mock('next/headers', () => ({
+  headers: () => Promise.resolve(new Map([['x-levitar-home', '1']])),
+  cookies: () => Promise.resolve(mockJar),
+}))
 
 const DAY = '2026-03-10'
 ownData('bench', DAY)

@@ -1,4 +1,5 @@
 import 'server-only'
+import type { Asker } from '@/core/access/roles'
 import type { Day } from '@/core/day'
 import type { Library } from '@/core/practice/library'
 import { keyOf, type KeyState } from '@/db/health-key'
@@ -8,8 +9,19 @@ import { readStudio, type StudioRecord } from '@/db/studio'
 import { now, today } from './clock'
 import { practiceOf } from './practice'
 
-/** Who asks. The single owner is the only user so far. */
-export type Actor = { readonly role: 'owner' }
+/** Who asks, and by which sign-in. */
+export type Actor = {
+  readonly role: Asker
+  readonly accountId: string | null
+  readonly name: string
+  /** The hash of the sign-in's token; null where there is none. */
+  readonly signIn: string | null
+  /** After quiet minutes, until the password comes again. */
+  readonly locked: boolean
+}
+
+/** Somebody of whom nothing is known. */
+export const NOBODY: Actor = { role: 'nobody', accountId: null, name: '', signIn: null, locked: false }
 
 /** What this screen may show. */
 export type Privacy = {
@@ -36,12 +48,12 @@ export type Context = {
 }
 
 /** A context for a screen, on the shared connection or a transaction on it. */
-export function contextFor(privacy: Privacy, db: Db = sharedDb()): Context {
+export function contextFor(privacy: Privacy, db: Db = sharedDb(), actor: Actor = NOBODY): Context {
   const scope = { db, studioId: HOME }
   const practice = practiceOf(scope)
   const studio = readStudio(scope, practice)
   return {
-    actor: { role: 'owner' },
+    actor,
     scope,
     practice,
     studio,

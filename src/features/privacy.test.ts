@@ -6,7 +6,10 @@ import type { Context } from './context'
 import { ownData, ownDevice, screen, seedWorld, value } from '@/testing/actions'
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
-jest.mock('next/headers', () => ({ cookies: () => Promise.resolve({ get: () => undefined }) }))
+jest.mock('next/headers', () => ({
+  headers: () => Promise.resolve(new Map([['x-levitar-home', '1']])),
+  cookies: () => Promise.resolve({ get: () => undefined }),
+}))
 
 const DAY = '2026-03-10'
 ownData('privacy', DAY)
@@ -17,6 +20,7 @@ const tonight = world.classes.at(-1)?.id ?? ''
 const PLANTED = 'planted-word-plover'
 
 const load = async () => ({
+  access: await import('./access/queries'),
   approaches: await import('./approaches/queries'),
   door: await import('./door/queries'),
   groups: await import('./groups/queries'),
@@ -178,6 +182,10 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
   ownView: (ctx) => app.own.ownView(ctx, 'FS-07'),
   previewOwn: (ctx) =>
     app.own.previewOwn(ctx, { kind: 'stage', id: 'FS-07', fields: { 'gate.CK-dolphin-hold': 20 } }),
+  accessView: (ctx) => app.access.accessView(ctx),
+  ownAccount: (ctx) => app.access.ownAccount(ctx),
+  trailView: (ctx) => app.access.trailView(ctx),
+  trailOf: (ctx) => app.access.trailOf(ctx, idOf('Jonty Abara')),
   isEmptyStudio: (ctx) => app.files.isEmptyStudio(ctx),
   // What a link opens is another screen than this one: it has a test of its own.
   coverByToken: (ctx) => app.cover.coverByToken(ctx, 'no way in'),

@@ -4,7 +4,8 @@ import path from 'node:path'
 import { seeded, uuidAt } from '@/core/random'
 import { demoWorld, type DemoWorld } from '@/core/simulate/demo'
 import type { Answer } from '@/features/answer'
-import type { Context, Privacy } from '@/features/context'
+import type { Actor, Context, Privacy } from '@/features/context'
+import type { Who } from '@/features/who'
 
 /** A data folder of its own for a test file, at five in the afternoon of a day; gone when the file is done. */
 export function ownData(name: string, day: string): string {
@@ -27,6 +28,13 @@ export function ownDevice(seed: number, day: string) {
     return { id: v7(), deviceId, deviceSeq, hlc, day }
   }
   return { v7, stamp }
+}
+
+const OWNER: Actor = { role: 'owner', accountId: null, name: 'this machine', signIn: null, locked: false }
+
+/** The owner at this machine, on a screen where nothing is hidden and the notes are shut; or somebody else. */
+export function asked(privacy: Partial<Privacy> = {}, actor: Partial<Actor> = {}): Who {
+  return { actor: { ...OWNER, ...actor }, privacy: { hidden: false, notesOpen: false, ...privacy } }
 }
 
 /** A screen on which the notes are open and nothing is hidden, or another one. */

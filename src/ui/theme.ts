@@ -66,6 +66,8 @@ export const theme = createTheme({
   components: {
     Button: { defaultProps: { size: 'md' } },
     TextInput: { defaultProps: { size: 'md' } },
+    PasswordInput: { defaultProps: { size: 'md' } },
+    FileInput: { defaultProps: { size: 'md' } },
     Textarea: { defaultProps: { size: 'md' } },
     Select: { defaultProps: { size: 'md', allowDeselect: false } },
     NumberInput: { defaultProps: { size: 'md' } },

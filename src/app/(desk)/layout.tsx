@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { QuietLock } from '@/features/access/components/quiet-lock'
 import { FloorLog } from '@/features/facts/components/floor-log'
 import { hideLimits } from '@/features/health/layer-actions'
 import { findEntries } from '@/features/studio/actions'
@@ -21,8 +22,11 @@ export default async function DeskLayout({ children }: { children: ReactNode }) 
         floorLog={<FloorLog nowMs={shell.nowMs} timeZone={shell.timeZone} hidden={shell.hidden} />}
         isPrivate={shell.hidden}
         onPrivate={hideLimits}
+        open={shell.open}
+        account={shell.account}
       >
         {children}
+        {shell.lock ? <QuietLock {...shell.lock} /> : null}
       </Shell>
     </WordingProvider>
   )

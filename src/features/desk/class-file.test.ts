@@ -5,7 +5,10 @@ import type { Context } from '@/features/context'
 import { ownData, ownDevice, screen, seedWorld, value } from '@/testing/actions'
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
-jest.mock('next/headers', () => ({ cookies: () => Promise.resolve({ get: () => undefined }) }))
+jest.mock('next/headers', () => ({
+  headers: () => Promise.resolve(new Map([['x-levitar-home', '1']])),
+  cookies: () => Promise.resolve({ get: () => undefined }),
+}))
 
 const DAY = '2026-03-10'
 const NEXT_WEEK = addDays(DAY, 7)

@@ -20,6 +20,7 @@ export const dropIn = action(
     addDropIn(scope, classId, studentId)
     return keepFact(ctx, { ...here, kind: 'attended', classId, studentId, mark: 'here' })
   },
+  { by: 'floor' },
 )
 
 /** Somebody nobody knows yet: gentle until asked. */
@@ -32,4 +33,5 @@ export const newDropIn = action(
     addDropIn(scope, classId, studentId)
     return keepFact(ctx, { ...here, kind: 'attended', classId, studentId, mark: 'here' })
   },
+  { by: 'floor' },
 )

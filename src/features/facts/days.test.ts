@@ -1,10 +1,13 @@
 import type { SentFact } from '@/core/facts/fact'
 import { addDays } from '@/core/day'
 import { demoWorld } from '@/core/simulate/demo'
-import { ownData, ownDevice, screen, seedWorld } from '@/testing/actions'
+import { asked, ownData, ownDevice, screen, seedWorld } from '@/testing/actions'
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
-jest.mock('next/headers', () => ({ cookies: () => Promise.resolve({ get: () => undefined }) }))
+jest.mock('next/headers', () => ({
+  headers: () => Promise.resolve(new Map([['x-levitar-home', '1']])),
+  cookies: () => Promise.resolve({ get: () => undefined }),
+}))
 
 const DAY = '2026-03-10'
 ownData('days', DAY)
@@ -57,7 +60,7 @@ const tried = (part: Partial<SentFact> = {}): SentFact =>
     },
     ...part,
   }) as SentFact
-const send = (...facts: unknown[]) => app.receive({ facts }, SHUT)?.answers.map((a) => a.state)
+const send = (...facts: unknown[]) => app.receive({ facts }, asked(SHUT))?.answers.map((a) => a.state)
 const stored = async () => app.evidence.evidenceOf((await screen()).scope, studentId)
 const byId = async (id: string) =>
   [...(await stored()).observations, ...(await stored()).attempts].find((f) => f.id === id)
@@ -77,7 +80,7 @@ describe('the day of a fact', () => {
     expect((await byId(right.id))?.day).toBe(addDays(DAY, -5))
   })
   it('that is still to come is refused, with what to do', () => {
-    const answer = app.receive({ facts: [hold({ day: addDays(DAY, 3) })] }, SHUT)?.answers[0]
+    const answer = app.receive({ facts: [hold({ day: addDays(DAY, 3) })] }, asked(SHUT))?.answers[0]
     expect(answer).toMatchObject({ state: 'refused', why: expect.stringMatching(/clock right/) })
   })
 })

@@ -1,4 +1,5 @@
 import 'server-only'
+import { levelOfFact, reaches } from '@/core/access/roles'
 import { addDays, formatDay } from '@/core/day'
 import type { FactKind, FactOf, SentFact } from '@/core/facts/fact'
 import { CHECK_IN_DAYS, addCheckIn } from '@/db/health'
@@ -13,6 +14,7 @@ import { keepAttempt, keepObservation, takeBack } from './keep-evidence'
 import { NO_KEY } from './no-key'
 import { put, split, type Kept } from './split'
 import { renewTurns } from './turns'
+import { refusalFor } from '../who'
 
 type Keep<K extends FactKind> = (ctx: Context, fact: FactOf<K>) => Answer<Kept>
 
@@ -59,7 +61,15 @@ const KEEP: { readonly [K in FactKind]: Keep<K> } = {
       return problem('That stage is not in the practice.', 'stageId')
     if (answer === 'override' && reason === null)
       return problem('Say why: pick one of the reasons.', 'reason')
-    const tap = { id, studentId, stageId, answer, reason, by: ctx.studio.teacher, atMs: ctx.clock.nowMs }
+    const tap = {
+      id,
+      studentId,
+      stageId,
+      answer,
+      reason,
+      by: ctx.actor.accountId === null ? ctx.studio.teacher : ctx.actor.name,
+      atMs: ctx.clock.nowMs,
+    }
     return put(addOfferTap(ctx.scope, tap))
   },
   lock: (ctx, fact) => {
@@ -82,6 +92,8 @@ const KEEP: { readonly [K in FactKind]: Keep<K> } = {
  * @returns whether it is new, or why it is refused for good, beside its field where it has one
  */
 export function keepFact(ctx: Context, fact: SentFact): Answer<Kept> {
+  const level = levelOfFact(fact.kind)
+  if (!reaches(ctx.actor.role, level)) return problem(refusalFor(ctx.actor, false))
   if (fact.day > addDays(ctx.clock.today, 1))
     return problem(
       `${formatDay(fact.day)} is still to come: set this device's clock right and record it again.`,

@@ -1,6 +1,8 @@
 import 'server-only'
 import { EventEmitter } from 'node:events'
+import { reaches } from '@/core/access/roles'
 import { isOwnPage } from '../own-page'
+import { whoHere } from '../who'
 
 const shared = globalThis as typeof globalThis & { levitarFloor?: EventEmitter }
 // Routes may be loaded apart from each other; the process has one bell.
@@ -21,8 +23,9 @@ export function ring(classId: string | null, deviceId: string): void {
  * A stream of server-sent events for one class: each says which device recorded something. It tells nothing else, so
  * whoever listens asks for the page again with what their own screen may show.
  */
-export function liveResponse(request: Request, classId: string): Response {
+export async function liveResponse(request: Request, classId: string): Promise<Response> {
   if (!isOwnPage(request)) return new Response(null, { status: 403 })
+  if (!reaches((await whoHere()).actor.role, 'device')) return new Response(null, { status: 401 })
   const encoder = new TextEncoder()
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {

@@ -1,12 +1,13 @@
 import 'server-only'
 import { z } from 'zod'
 import { factSchema, type SentFact } from '@/core/facts/fact'
+import { levelOfFact, reaches } from '@/core/access/roles'
 import { sharedDb } from '@/db/open'
 import { inOneGo, logFailure } from '../action'
-import type { Privacy } from '../context'
 import { keepFact } from './keep'
 import { ring } from './live'
 import type { FactAnswer, Received } from './wire'
+import type { Who } from '../who'
 
 /** Facts in one batch at most. */
 const MOST = 100
@@ -18,12 +19,12 @@ const idOf = z.object({ id: z.uuid() })
  * holds the others up. Sending the same batch again changes nothing.
  * @returns null where the body is no batch at all
  */
-export function receive(raw: unknown, privacy: Privacy): Received | null {
+export function receive(raw: unknown, who: Who): Received | null {
   const batch = batchSchema.safeParse(raw)
   if (!batch.success) return null
   const answers = batch.data.facts.flatMap((fact): FactAnswer[] => {
     const named = idOf.safeParse(fact)
-    return named.success ? [answerTo(named.data.id, fact, privacy)] : []
+    return named.success ? [answerTo(named.data.id, fact, who)] : []
   })
   return { answers }
 }
@@ -39,13 +40,15 @@ function tellScreens(fact: SentFact): void {
   else if ('classId' in fact && fact.classId !== null) ring(fact.classId, fact.deviceId)
 }
 
-function answerTo(id: string, raw: unknown, privacy: Privacy): FactAnswer {
+function answerTo(id: string, raw: unknown, who: Who): FactAnswer {
   const parsed = factSchema.safeParse(raw)
   if (!parsed.success) return { id, state: 'refused', why: asSentence(parsed.error.issues[0]?.message) }
   try {
     // Whether the store opens at all is no fault of the fact.
     sharedDb()
-    const kept = inOneGo((ctx) => keepFact(ctx, parsed.data), privacy)
+    // A locked screen's judgements wait for the password; what was seen goes on being stored.
+    if (who.actor.locked && !reaches('device', levelOfFact(parsed.data.kind))) return { id, state: 'again' }
+    const kept = inOneGo((ctx) => keepFact(ctx, parsed.data), who)
     if (kept.ok && kept.value === 'stored') tellScreens(parsed.data)
     return kept.ok
       ? { id, state: kept.value }

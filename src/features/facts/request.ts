@@ -1,7 +1,8 @@
 import 'server-only'
+import { reaches } from '@/core/access/roles'
 import { contextFor } from '../context'
-import { privacyHere } from '../layer'
 import { isOwnPage } from '../own-page'
+import { whoHere } from '../who'
 import { receive } from './receive'
 import type { ServerTime } from './wire'
 
@@ -15,7 +16,10 @@ export async function receiveRequest(request: Request): Promise<Response> {
   if (!isOwnPage(request) || !json) return new Response(null, { status: 403 })
   const text = await request.text()
   if (text.length > MOST_BYTES) return new Response(null, { status: 413 })
-  const received = receive(parse(text), await privacyHere())
+  const who = await whoHere()
+  // What waits on a device goes on waiting there until somebody is signed in.
+  if (!reaches(who.actor.role, 'device')) return new Response(null, { status: 401 })
+  const received = receive(parse(text), who)
   if (!received) return new Response(null, { status: 400 })
   return Response.json({ ...received, ...serverTime() })
 }

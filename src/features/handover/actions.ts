@@ -21,7 +21,7 @@ export const makeCover = action(
     addClassLink(scope, { tokenHash: hashOf(token), classId })
     return done({ path: `/cover/${token}` })
   },
-  { refresh: false },
+  { trail: { what: 'link-made' }, refresh: false },
 )
 
 /** Ends every link to a class. */

@@ -2,7 +2,10 @@ import { demoWorld } from '@/core/simulate/demo'
 import { ownData, ownDevice, refusedAt, screen, seedWorld, value } from '@/testing/actions'
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
-jest.mock('next/headers', () => ({ cookies: () => Promise.resolve({ get: () => undefined }) }))
+jest.mock('next/headers', () => ({
+  headers: () => Promise.resolve(new Map([['x-levitar-home', '1']])),
+  cookies: () => Promise.resolve({ get: () => undefined }),
+}))
 
 const DAY = '2026-03-10'
 ownData('handover', DAY)

@@ -37,14 +37,19 @@ const screeningFields = {
 export const saveScreening = action(
   z.object({ ...screeningFields, given: z.enum(['by-student', 'by-teacher', 'asked-aloud', 'from-card']) }),
   keepScreening,
-  { layer: true },
+  { trail: ({ studentId }) => ({ what: 'answers-changed', studentId }), layer: true },
 )
 
 /** What a student types on a tablet passed round: it adds and shows nothing, so it needs no open notes. */
 export const savePassedScreening = action(
   z.object({ ...screeningFields, way: z.enum(['answers', 'nothing-applies', 'gentle']) }),
   (ctx, form) => keepScreening(ctx, { ...form, given: 'by-student' }, true),
-  { refresh: false, passed: true },
+  {
+    by: 'device',
+    trail: ({ studentId }) => ({ what: 'answers-changed', studentId }),
+    refresh: false,
+    passed: true,
+  },
 )
 
 type ScreeningForm = {
@@ -109,7 +114,7 @@ export const saveClearance = action(
     addClearance(scope, key, { id: entryId, studentId, day: today }, clearance)
     return done(true)
   },
-  { layer: true },
+  { trail: ({ studentId }) => ({ what: 'clearance-changed', studentId }), layer: true },
 )
 
 export const forgetHealth = action(
@@ -119,7 +124,7 @@ export const forgetHealth = action(
     markInputsErased(scope, studentId)
     return done(true)
   },
-  { layer: true, erases: true },
+  { trail: ({ studentId }) => ({ what: 'answers-forgotten', studentId }), layer: true, erases: true },
 )
 
 function clearanceSentence(wrong: ClearanceRefusal): Problem {

@@ -7,6 +7,8 @@ import { restoreKey } from '@/db/health-key'
 import { dataFolder } from '@/db/open'
 import { saveStudio } from '@/db/studio'
 import { action } from '../action'
+import { mayKnow } from '@/core/access/roles'
+import { refusalFor, whoHere } from '../who'
 import { done, problem, type Answer } from '../answer'
 import { count } from '@/core/words/number'
 import { guessed, waitBeforeGuess } from '../guesses'
@@ -15,7 +17,6 @@ import {
   hashPass,
   openOnThisScreen,
   passFits,
-  privacyHere,
   setPrivateHere,
   shutOnThisScreen,
   takeTabletBack,
@@ -25,14 +26,14 @@ import {
 const checkPass = action(
   z.string().max(80),
   ({ studio }, word) => {
-    const waitS = Math.ceil(waitBeforeGuess() / 1000)
+    const waitS = Math.ceil(waitBeforeGuess('layer') / 1000)
     if (waitS > 0)
       return problem(`Too many wrong words. Wait ${count(waitS, 'second')}, then try again.`, 'word')
     const right = passFits(word, studio.passHash)
-    guessed(right)
+    guessed('layer', right)
     return right ? done(true) : problem('That is not the word.', 'word')
   },
-  { refresh: false, passed: true },
+  { by: 'device', refresh: false, passed: true },
 )
 
 /** The tablet that went round is the teacher's again: with the word, where one is set. */
@@ -45,17 +46,22 @@ export async function endPass(word: string): Promise<Answer<boolean>> {
 
 /** Opens the health notes on this screen. */
 export async function openLayer(word: string): Promise<Answer<boolean>> {
+  const { actor } = await whoHere()
+  if (!mayKnow(actor.role)) return problem(refusalFor(actor, false))
   const fits = await checkPass(word)
   if (!fits.ok) return fits
   await setPrivateHere(false)
   if (!(await openOnThisScreen())) return problem('The key of the health notes is missing or broken.')
+  await noted(null)
   revalidatePath('/', 'layout')
   return done(true)
 }
 
+const noted = action(z.null(), () => done(true), { refresh: false, trail: { what: 'notes-opened' } })
+
 /** Somebody is still reading: five more minutes. */
 export async function keepLayerOpen(): Promise<void> {
-  if ((await privacyHere()).notesOpen) await openOnThisScreen()
+  if ((await whoHere()).privacy.notesOpen) await openOnThisScreen()
 }
 
 /** Shuts the notes on this screen. */
@@ -92,14 +98,18 @@ const keepPass = action(
     saveStudio(scope, { passHash: word === '' ? null : hashPass(word) })
     return done(word !== '')
   },
-  { layer: true },
+  { by: 'owner', trail: { what: 'word-set' }, layer: true },
 )
 
 /** Puts a lost key back from its printed code; only the one that sealed what lies here is taken. */
-export const putKeyBack = action(z.object({ code: z.string().max(120) }), ({ scope, studio }, { code }) => {
-  const key = keyFromCode(code)
-  if (!key) return problem('A letter is missing or wrong: compare it with the print once more.', 'code')
-  return restoreKey(scope, dataFolder(), studio.keyCheck, key)
-    ? done(true)
-    : problem('That is a key, but not the one that sealed the notes here.', 'code')
-})
+export const putKeyBack = action(
+  z.object({ code: z.string().max(120) }),
+  ({ scope, studio }, { code }) => {
+    const key = keyFromCode(code)
+    if (!key) return problem('A letter is missing or wrong: compare it with the print once more.', 'code')
+    return restoreKey(scope, dataFolder(), studio.keyCheck, key)
+      ? done(true)
+      : problem('That is a key, but not the one that sealed the notes here.', 'code')
+  },
+  { by: 'owner' },
+)

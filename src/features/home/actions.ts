@@ -70,6 +70,7 @@ export const tickByLink = action(
     if (studentId === null) return problem('This link has ended. Ask your teacher for a new one.')
     return keepTick(ctx, studentId, ticked, 'link')
   },
+  { by: 'anyone' },
 )
 
 function keepTick(ctx: Context, studentId: string, ticked: Ticked, via: 'paper' | 'link'): Answer<true> {
@@ -84,15 +85,20 @@ function keepTick(ctx: Context, studentId: string, ticked: Ticked, via: 'paper' 
 }
 
 /** A private link to somebody's sheet; an earlier one ends. The token is told this once and never again. */
-export const makeHomeLink = action(z.object({ studentId: idField }), (ctx, { studentId }) => {
-  const { scope, clock } = ctx
-  if (!findStudent(scope, studentId)) return problem(GONE)
-  if (homePlansOf(scope, studentId).length === 0) return problem('Make a sheet first: the link leads to it.')
-  const token = newToken()
-  const expires = addDays(clock.today, LINK_DAYS)
-  addHomeLink(scope, { tokenHash: hashOf(token), studentId, made: clock.today, expires })
-  return done({ path: `/h/${token}` })
-})
+export const makeHomeLink = action(
+  z.object({ studentId: idField }),
+  (ctx, { studentId }) => {
+    const { scope, clock } = ctx
+    if (!findStudent(scope, studentId)) return problem(GONE)
+    if (homePlansOf(scope, studentId).length === 0)
+      return problem('Make a sheet first: the link leads to it.')
+    const token = newToken()
+    const expires = addDays(clock.today, LINK_DAYS)
+    addHomeLink(scope, { tokenHash: hashOf(token), studentId, made: clock.today, expires })
+    return done({ path: `/h/${token}` })
+  },
+  { trail: ({ studentId }) => ({ what: 'link-made', studentId }) },
+)
 
 /** Ends every private link to somebody's sheet. */
 export const endHomeLink = action(z.object({ studentId: idField }), (ctx, { studentId }) =>

@@ -29,14 +29,18 @@ export const tryOwn = action(
 )
 
 /** Keeps a change for this studio. */
-export const keepOwn = action(z.object({ ...change, id: idField }), (ctx, { id, ...typed }) => {
-  const read = fitting(ctx, typed)
-  if (!read.ok) return read
-  const { kind, id: target, fields } = read.value
-  if (Object.keys(fields).length === 0) return problem('Nothing differs from the practice.')
-  addOverride(ctx.scope, { id, kind, target, fields, by: ctx.studio.teacher, atMs: ctx.clock.nowMs })
-  return done(true as const)
-})
+export const keepOwn = action(
+  z.object({ ...change, id: idField }),
+  (ctx, { id, ...typed }) => {
+    const read = fitting(ctx, typed)
+    if (!read.ok) return read
+    const { kind, id: target, fields } = read.value
+    if (Object.keys(fields).length === 0) return problem('Nothing differs from the practice.')
+    addOverride(ctx.scope, { id, kind, target, fields, by: ctx.studio.teacher, atMs: ctx.clock.nowMs })
+    return done(true as const)
+  },
+  { trail: { what: 'practice-changed' } },
+)
 
 /** Gives the practice back its own. */
 export const dropOwn = action(
@@ -47,6 +51,7 @@ export const dropOwn = action(
     addOverride(ctx.scope, { id, kind, target, fields: null, by: ctx.studio.teacher, atMs: ctx.clock.nowMs })
     return done(true as const)
   },
+  { trail: { what: 'practice-changed' } },
 )
 
 /** What was typed as an override: only what differs, refused field by field, and held against the whole practice. */

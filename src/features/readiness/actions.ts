@@ -21,12 +21,16 @@ import { idField } from '../fields'
 const MOST_SECONDS = 900
 
 /** A try logged by hand, outside a class run: the seconds come as they were typed, empty where nobody timed it. */
-export const logTry = action(attemptFact.extend({ seconds: z.string() }), (ctx, { seconds, ...fact }) => {
-  const held = seconds.trim() === '' ? null : parseQuantity(seconds, { min: 0, max: MOST_SECONDS })
-  if (held && !held.ok) return problem(describeQuantity(held.refusal, 'a time in seconds', 's'), 'seconds')
-  const endedBy = fact.outcome === 'clean' ? null : (fact.endedBy ?? 'self')
-  return keepFact(ctx, { ...fact, endedBy, seconds: held ? held.value : null })
-})
+export const logTry = action(
+  attemptFact.extend({ seconds: z.string() }),
+  (ctx, { seconds, ...fact }) => {
+    const held = seconds.trim() === '' ? null : parseQuantity(seconds, { min: 0, max: MOST_SECONDS })
+    if (held && !held.ok) return problem(describeQuantity(held.refusal, 'a time in seconds', 's'), 'seconds')
+    const endedBy = fact.outcome === 'clean' ? null : (fact.endedBy ?? 'self')
+    return keepFact(ctx, { ...fact, endedBy, seconds: held ? held.value : null })
+  },
+  { by: 'floor' },
+)
 
 /** Cells on one card at most: a whole class and every check of a round. */
 const MOST_CELLS = 400
@@ -68,4 +72,5 @@ export const recordCard = action(
     facts.forEach((fact, i) => appendObservation(scope, fact, origins[i] ?? { deviceId: '', deviceSeq: 0 }))
     return done({ stored: facts.length })
   },
+  { by: 'floor' },
 )

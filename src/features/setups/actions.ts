@@ -18,7 +18,7 @@ export const readPerson = action(
     const details = benchDetails(ctx, studentId)
     return details ? done(details) : problem('This person is not in the studio any more.')
   },
-  { refresh: false },
+  { by: 'floor', refresh: false },
 )
 
 /** Keeps the setup on the bench for somebody. */
@@ -34,6 +34,7 @@ export const keepSetup = action(
     saveSetup(scope, { ...rest, studentId, day: today })
     return done(true)
   },
+  { by: 'floor' },
 )
 
 export const dropSetup = action(z.object({ id: idField }), ({ scope }, { id }) => {
@@ -56,6 +57,7 @@ export const keepWeighing = action(
     addWeighing(scope, { id, studentId, shapeId, share, day: today })
     return done(fitted.value)
   },
+  { by: 'floor' },
 )
 
 export const dropWeighings = action(z.object({ studentId: idField }), ({ scope }, { studentId }) => {

@@ -166,5 +166,5 @@ export const erase = action(
     rememberErased(dataFolder(), id)
     return done(eraseStudent(scope, health.key, id, nobody))
   },
-  { erases: true },
+  { trail: { what: 'erased' }, erases: true },
 )

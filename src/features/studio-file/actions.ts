@@ -10,6 +10,7 @@ import { attendanceMarks } from '@/db/attendance'
 import { evidenceOf } from '@/db/evidence'
 import { readHealth } from '@/db/health'
 import { rowsOfStudent } from '@/db/own-file'
+import { trailLines } from '@/db/trail'
 import { findStudent, listStudents } from '@/db/students'
 import { action } from '../action'
 import { done, problem } from '../answer'
@@ -82,6 +83,9 @@ function attendanceSheet({ scope }: Context): Sheet {
   }
 }
 
+/** Deeds that a person’s file tells at most. */
+const MOST_OPENED = 2000
+
 /** Everything that is kept of one person, for themselves: answers too, so it asks for open health notes. */
 export const ownFile = action(
   z.object({ studentId: idField }),
@@ -94,8 +98,10 @@ export const ownFile = action(
       made: clock.today,
       records: rowsOfStudent(scope, studentId),
       health: readHealth(scope, health.key, studentId),
+      // Who opened or changed what is private of them: theirs to know.
+      opened: trailLines(scope, MOST_OPENED, studentId).map(({ atMs, name, what }) => ({ atMs, name, what })),
     }
     return done({ name: `${clock.today} ${student.name}.json`, text: JSON.stringify(file, null, 2) })
   },
-  { refresh: false, layer: true },
+  { trail: ({ studentId }) => ({ what: 'own-file', studentId }), refresh: false, layer: true },
 )

@@ -8,9 +8,11 @@ import { healthKeyFile, writeHealthKey } from '@/db/health-codec'
 import { dataFolder } from '@/db/open'
 import { logFailure, orNothing } from '../action'
 import { done, problem, type Answer } from '../answer'
+import { reaches } from '@/core/access/roles'
 import { contextFor } from '../context'
-import { privacyHere } from '../layer'
 import { isOwnPage } from '../own-page'
+import { tell } from '../tell'
+import { refusalFor, whoHere } from '../who'
 
 /** A word of this length is guessed slowly enough. */
 const LEAST_PASSPHRASE = 10
@@ -25,7 +27,9 @@ export async function bundleOut(request: Request): Promise<Response> {
   if (!isOwnPage(request)) return new Response(null, { status: 403 })
   const asked = outSchema.safeParse(await request.json().catch(() => null))
   if (!asked.success) return said(problem('That is not how a studio is asked for.'))
-  const ctx = contextFor(await privacyHere())
+  const who = await whoHere()
+  if (!reaches(who.actor.role, 'owner')) return said(problem(refusalFor(who.actor, true)))
+  const ctx = contextFor(who.privacy, undefined, who.actor)
   const { health, passphrase } = asked.data
   if (health && !ctx.privacy.notesOpen)
     return said(problem('The health notes are shut. Open them on a student’s page and take it out again.'))
@@ -34,6 +38,7 @@ export async function bundleOut(request: Request): Promise<Response> {
   if (health && !ctx.health.key)
     return said(problem('The key of the health notes is missing, so they cannot be taken along.'))
   const bytes = writeBundle(ctx.scope, health && ctx.health.key ? { passphrase, key: ctx.health.key } : null)
+  tell(ctx, { what: 'studio-taken-out' })
   return new Response(new Uint8Array(bytes), {
     headers: {
       'content-type': 'application/zip',
@@ -46,6 +51,8 @@ export async function bundleOut(request: Request): Promise<Response> {
 /** A studio's file brought into an empty installation: all of it, or nothing. */
 export async function bundleIn(request: Request): Promise<Response> {
   if (!isOwnPage(request)) return new Response(null, { status: 403 })
+  const who = await whoHere()
+  if (!reaches(who.actor.role, 'owner')) return said(problem(refusalFor(who.actor, true)))
   if (Number(request.headers.get('content-length') ?? 0) > MOST_ZIPPED) return said(tooLarge())
   const form = await request.formData().catch(() => null)
   const file = form?.get('file')
@@ -57,7 +64,6 @@ export async function bundleIn(request: Request): Promise<Response> {
     typeof passphrase === 'string' ? passphrase : '',
   )
   if (!read.ok) return said(problem(describeBundle(read.refusal), pathOf(read.refusal.code)))
-  const privacy = await privacyHere()
   try {
     return said(
       orNothing((ctx) => {
@@ -65,8 +71,9 @@ export async function bundleIn(request: Request): Promise<Response> {
         if (!taken.ok) return problem(describeBundle(taken.refusal))
         // Before the rows count: rows without their key would be a lost key.
         if (read.value.key) writeHealthKey(healthKeyFile(dataFolder()), read.value.key)
+        tell(ctx, { what: 'studio-brought-in' })
         return done({ rows: taken.value, health: read.value.key !== null })
-      }, privacy),
+      }, who),
     )
   } catch (error) {
     logFailure('studio file', error)

@@ -6,6 +6,7 @@ import { ownData, ownDevice, refusedAt, screen, seedWorld, value } from '@/testi
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
 const mockCookies = new Map<string, { value: string }>()
 jest.mock('next/headers', () => ({
+  headers: () => Promise.resolve(new Map([['x-levitar-home', '1']])),
   cookies: () =>
     Promise.resolve({
       get: (name: string) => mockCookies.get(name),

@@ -169,4 +169,5 @@ export const saveFloor = action(
     saveStudio(scope, { floor: { ...studio.floor, ...floor } })
     return done(true)
   },
+  { trail: { what: 'house-rules-changed' } },
 )

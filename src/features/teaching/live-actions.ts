@@ -17,7 +17,7 @@ export const teachAgain = action(
     const data = teachData(ctx, classId)
     return data ? done(data) : problem(GONE)
   },
-  { refresh: false },
+  { by: 'device', refresh: false },
 )
 
 /** The room display's data once more. */
@@ -27,5 +27,5 @@ export const boardAgain = action(
     const data = roomBoard(ctx, classId)
     return data ? done(data) : problem(GONE)
   },
-  { refresh: false },
+  { by: 'device', refresh: false },
 )

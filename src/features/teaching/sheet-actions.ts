@@ -65,4 +65,5 @@ export const enterSheet = action(
     }
     return done({ stored: tries.length })
   },
+  { by: 'floor' },
 )

@@ -1,8 +1,11 @@
 import { demoWorld } from '@/core/simulate/demo'
-import { ownData, ownDevice, refusedAt, screen, seedWorld, value } from '@/testing/actions'
+import { asked, ownData, ownDevice, refusedAt, screen, seedWorld, value } from '@/testing/actions'
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
-jest.mock('next/headers', () => ({ cookies: () => Promise.resolve({ get: () => undefined }) }))
+jest.mock('next/headers', () => ({
+  headers: () => Promise.resolve(new Map([['x-levitar-home', '1']])),
+  cookies: () => Promise.resolve({ get: () => undefined }),
+}))
 
 const DAY = '2026-03-10'
 ownData('teaching', DAY)
@@ -160,16 +163,16 @@ describe('what the floor screen holds', () => {
       ...{ ...stamp(), kind: 'drill', studentId, drillId: stage?.id, classId: tonight },
       ...{ amount: stage?.drill, replaces: null },
     }
-    expect(app.receive({ facts: [did] }, SHUT)?.answers[0]?.state).toBe('stored')
+    expect(app.receive({ facts: [did] }, asked(SHUT))?.answers[0]?.state).toBe('stored')
     expect(await drilled()).toEqual([{ id: did.id, studentId, drillId: stage?.id }])
     const back = { ...stamp(), kind: 'taken-back', of: 'drill', studentId, target: did.id }
-    expect(app.receive({ facts: [back] }, SHUT)?.answers[0]?.state).toBe('stored')
+    expect(app.receive({ facts: [back] }, asked(SHUT))?.answers[0]?.state).toBe('stored')
     expect(await drilled()).toEqual([])
   })
   it('the last word kept of somebody, and none on a private screen', async () => {
     const id = world.classes.at(-1)?.roster[0] ?? ''
     const fact = { ...stamp(), kind: 'note', studentId: id, classId: tonight, text: 'wants less' }
-    expect(app.receive({ facts: [fact] }, SHUT)?.answers[0]?.state).toBe('stored')
+    expect(app.receive({ facts: [fact] }, asked(SHUT))?.answers[0]?.state).toBe('stored')
     const noteOf = (data: ReturnType<typeof app.teach.teachData>) =>
       data?.people.find((p) => p.id === id)?.note
     expect(noteOf(app.teach.teachData(await screen(), tonight))).toBe('wants less')
@@ -187,7 +190,7 @@ describe('what the floor screen holds', () => {
 describe('screens of one class', () => {
   const heard = async (classId: string, work: () => void): Promise<string> => {
     const stop = new AbortController()
-    const answer = app.live.liveResponse(
+    const answer = await app.live.liveResponse(
       new Request('http://localhost/live', { signal: stop.signal }),
       classId,
     )
@@ -202,7 +205,7 @@ describe('screens of one class', () => {
   }
   const note = (from: typeof stamp, classId: string) => {
     const fact = { ...from(), kind: 'note', studentId: null, classId, text: 'late start' }
-    return { fact, send: () => app.receive({ facts: [fact] }, SHUT) }
+    return { fact, send: () => app.receive({ facts: [fact] }, asked(SHUT)) }
   }
   it('hear which device recorded something in it, once it is stored, and nothing of what', async () => {
     const { fact, send } = note(stamp, tonight)
@@ -211,8 +214,8 @@ describe('screens of one class', () => {
     expect(await heard(tonight, send)).toBe('')
     expect(await heard(world.classes[0]!.id, note(second.stamp, tonight).send)).toBe('')
   })
-  it('of another site hear nothing', () => {
+  it('of another site hear nothing', async () => {
     const other = new Request('http://localhost/live', { headers: { 'sec-fetch-site': 'cross-site' } })
-    expect(app.live.liveResponse(other, tonight).status).toBe(403)
+    expect((await app.live.liveResponse(other, tonight)).status).toBe(403)
   })
 })

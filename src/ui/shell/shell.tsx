@@ -11,7 +11,15 @@ import {
   useMantineColorScheme,
 } from '@mantine/core'
 import { useMounted, useDisclosure, useHotkeys } from '@mantine/hooks'
-import { IconEye, IconEyeOff, IconKeyboard, IconMoon, IconSearch, IconSun } from '@tabler/icons-react'
+import {
+  IconEye,
+  IconEyeOff,
+  IconKeyboard,
+  IconMoon,
+  IconSearch,
+  IconSun,
+  IconUserCircle,
+} from '@tabler/icons-react'
 import dynamic from 'next/dynamic'
 import Link from 'next/link'
 import { usePathname, useRouter } from 'next/navigation'
@@ -43,6 +51,8 @@ export function Shell({
   floorLog,
   isPrivate,
   onPrivate,
+  open,
+  account,
   children,
 }: {
   studioName: string
@@ -55,6 +65,10 @@ export function Shell({
   isPrivate: boolean
   /** Hides them, and shuts the health notes, or shows them again. */
   onPrivate: (hide: boolean) => Promise<unknown>
+  /** Which parts of the work are open to whoever is signed in. */
+  open: readonly string[]
+  /** Who is signed in, in a few words. */
+  account: string
   children: ReactNode
 }) {
   const [opened, { toggle, close }] = useDisclosure()
@@ -82,8 +96,9 @@ export function Shell({
       () => undefined,
     )
   }
+  const rail = RAIL.filter(({ href }) => open.includes(href))
   const pages = [
-    ...RAIL.map(({ label, question, href }) => ({ label, description: question, href })),
+    ...rail.map(({ label, question, href }) => ({ label, description: question, href })),
     { label: 'Help', description: 'What does that mean?', href: '/help' },
   ]
   return (
@@ -146,11 +161,21 @@ export function Shell({
               <IconKeyboard />
             </ActionIcon>
             <SchemeSwitch />
+            <ActionIcon
+              component={Link}
+              href="/account"
+              size={44}
+              variant="subtle"
+              aria-label={account}
+              c="var(--ink)"
+            >
+              <IconUserCircle />
+            </ActionIcon>
           </Group>
         </Group>
       </AppShell.Header>
       <AppShell.Navbar p="xs" aria-label="Parts of the work">
-        {RAIL.map(({ href, label, icon: Icon }) => {
+        {rail.map(({ href, label, icon: Icon }) => {
           const active = href === '/' ? path === '/' : path.startsWith(href)
           return (
             <NavLink

@@ -14,6 +14,7 @@ const TABS = [
   ['/studio/emergency', 'Emergency card'],
   ['/studio/incidents', 'Incidents'],
   ['/studio/files', 'In and out'],
+  ['/studio/access', 'Sign-ins'],
 ] as const
 
 /** Parts of the studio. */

@@ -11,7 +11,10 @@ import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
 
+import { TrailTable } from '@/features/access/components/trail-table'
+import { trailOf, type TrailView } from '@/features/access/queries'
 import { page } from '@/features/page'
+import { tellReading } from '@/features/tell'
 
 /** The title names nobody and nothing: tabs are seen by others. */
 export const metadata: Metadata = { title: 'Limits' }
@@ -21,6 +24,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
   const notes = healthView(ctx, id)
   const limits = limitsView(ctx, id)
   if (!limits) notFound()
+  if (notes) tellReading(ctx, { what: 'answers-read', studentId: id })
   return (
     <Stack maw={860}>
       <PageHead title={limits.name} lead="What may be carried, what is changed, and what to do instead.">
@@ -34,6 +38,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
       <LimitsPanel view={limits} />
       <LayerBar open={notes !== null} withWord={ctx.studio.passHash !== null} openMs={LAYER_OPEN_MS} />
       {notes ? <OpenNotes id={id} view={notes} loads={clearableLoads(ctx)} /> : null}
+      {notes ? <WhoRead lines={trailOf(ctx, id)} /> : null}
       <SafetyLine />
     </Stack>
   )
@@ -82,5 +87,16 @@ function OpenNotes({
         <HealthForm id={id} questions={view.questions} gentle={view.gentle} />
       </section>
     </>
+  )
+}
+
+function WhoRead({ lines }: { lines: readonly TrailView[] }) {
+  return (
+    <section aria-label="Who read or changed these">
+      <Title order={2} fz="lg">
+        Who read or changed these
+      </Title>
+      <TrailTable lines={lines} withAbout={false} />
+    </section>
   )
 }

@@ -1,12 +1,18 @@
 import 'server-only'
+import { redirect } from 'next/navigation'
 import { cache, type ReactNode } from 'react'
 import { z } from 'zod'
+import { levelOf, reaches } from '@/core/access/roles'
 import type { Day } from '@/core/day'
+import { NotYours } from '@/ui/not-yours'
 import { contextFor, type Context } from './context'
-import { privacyHere } from './layer'
+import { pathHere, whoHere } from './who'
 
 /** The context of the page that is being drawn: who, what this screen may show, and when. One a request. */
-export const here = cache(async (): Promise<Context> => contextFor(await privacyHere()))
+export const here = cache(async (): Promise<Context> => {
+  const { privacy, actor } = await whoHere()
+  return contextFor(privacy, undefined, actor)
+})
 
 /**
  * The one wrapper round every page: who is there and what the screen may show is settled before anything is read.
@@ -15,7 +21,13 @@ export const here = cache(async (): Promise<Context> => contextFor(await privacy
 export function page<P = object>(
   render: (ctx: Context, props: P) => ReactNode | Promise<ReactNode>,
 ): (props: P) => Promise<ReactNode> {
-  return async (props) => render(await here(), props)
+  return async function Guarded(props) {
+    const ctx = await here()
+    const level = levelOf(await pathHere())
+    if (reaches(ctx.actor.role, level)) return render(ctx, props)
+    if (ctx.actor.role === 'nobody' || ctx.actor.locked) redirect('/sign-in')
+    return <NotYours role={ctx.actor.role} level={level} />
+  }
 }
 
 /** A page of a long list as an address holds it, from 1. */

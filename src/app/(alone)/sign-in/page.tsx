@@ -1,0 +1,40 @@
+import { Stack, Text } from '@mantine/core'
+import type { Metadata } from 'next'
+import { redirect } from 'next/navigation'
+import { OwnerCodeForm, PairForm } from '@/features/access/components/code-forms'
+import { SignInForm } from '@/features/access/components/sign-in-form'
+import { UnlockForm } from '@/features/access/components/unlock-form'
+import { accessView } from '@/features/access/queries'
+import { page } from '@/features/page'
+
+export const metadata: Metadata = { title: 'Sign in' }
+
+export default page((ctx) => {
+  const { role, locked, name } = ctx.actor
+  if (locked) return <UnlockForm name={name} />
+  if (role === 'device') redirect('/teach')
+  if (role !== 'nobody') redirect('/')
+  const { open } = accessView(ctx)
+  return (
+    <Stack maw={420} gap="lg" mx="auto" mt="6vh">
+      {open ? (
+        <Text>
+          This studio has no owner yet, so nobody is let in over the network. Make the owner at the machine
+          itself.
+        </Text>
+      ) : (
+        <SignInForm />
+      )}
+      {open ? null : (
+        <details>
+          <summary>This is a tablet of the studio</summary>
+          <PairForm />
+        </details>
+      )}
+      <details open={open}>
+        <summary>I have an owner’s code</summary>
+        <OwnerCodeForm />
+      </details>
+    </Stack>
+  )
+})

@@ -1,0 +1,75 @@
+'use client'
+
+import { Button, Group, PasswordInput, Stack, Text, Title } from '@mantine/core'
+import { useState } from 'react'
+import { forgetPages } from '@/device/floor-pages'
+import { goAnew } from '@/ui/go-anew'
+import { FormProblem } from '@/ui/form-problem'
+import { useSubmit } from '../../use-submit'
+import { changePassword, lockScreen, signOut } from '../sign-in-actions'
+
+/** Leaves, or locks this screen now. */
+export function LeaveButtons({ canLock }: { canLock: boolean }) {
+  const go = async (work: () => Promise<unknown>): Promise<void> => {
+    await work()
+    // What this device kept for the floor was for whoever goes now.
+    await forgetPages()
+    goAnew('/sign-in')
+  }
+  return (
+    <Group>
+      {canLock ? (
+        <Button variant="default" onClick={() => void go(lockScreen)}>
+          Lock this screen
+        </Button>
+      ) : null}
+      <Button variant="default" onClick={() => void go(signOut)}>
+        Sign out
+      </Button>
+    </Group>
+  )
+}
+
+const EMPTY = { old: '', fresh: '', again: '' }
+
+/** Another password; every other sign-in of this account ends with it. */
+export function PasswordCard() {
+  const { busy, problemOf, send } = useSubmit(changePassword)
+  const [typed, setTyped] = useState(EMPTY)
+  const [done, setDone] = useState(false)
+  const field = (key: keyof typeof EMPTY) => ({
+    value: typed[key],
+    error: problemOf(key),
+    w: 240,
+    onChange: (e: { currentTarget: { value: string } }) => {
+      const { value } = e.currentTarget
+      setTyped((t) => ({ ...t, [key]: value }))
+    },
+  })
+  const save = async (): Promise<void> => {
+    if ((await send(typed)) === null) return
+    setTyped(EMPTY)
+    setDone(true)
+  }
+  return (
+    <section className="card" aria-label="Password">
+      <Stack gap="sm">
+        <Title order={2} fz="lg">
+          Password
+        </Title>
+        <Group align="flex-start">
+          <PasswordInput label="The one you have" autoComplete="current-password" {...field('old')} />
+          <PasswordInput label="The new one" autoComplete="new-password" {...field('fresh')} />
+          <PasswordInput label="Once more" autoComplete="new-password" {...field('again')} />
+        </Group>
+        <FormProblem message={problemOf('')} />
+        {done ? <Text role="status">Changed. You were signed out everywhere else.</Text> : null}
+        <Group>
+          <Button variant="default" loading={busy} onClick={() => void save()}>
+            Change it
+          </Button>
+        </Group>
+      </Stack>
+    </section>
+  )
+}

@@ -1,0 +1,123 @@
+'use client'
+
+import { Button, Group, Stack, Text, TextInput, Title } from '@mantine/core'
+import { useState } from 'react'
+import { FormProblem } from '@/ui/form-problem'
+import { PrintButton } from '@/ui/print-button'
+import { useSubmit } from '../../use-submit'
+import { dropSecondFactor, offerSecondFactor, setSecondFactor } from '../actions'
+
+type Offer = { readonly seed: string; readonly svg: string }
+
+/** A second factor for one’s own account: a code that changes every thirty seconds. */
+export function SecondFactorCard({ isSet }: { isSet: boolean }) {
+  const [codes, setCodes] = useState<readonly string[] | null>(null)
+  return (
+    <section className="card" aria-label="Second factor">
+      <Stack gap="sm">
+        <Title order={2} fz="lg">
+          Second factor
+        </Title>
+        {codes ? <RecoveryCodes codes={codes} /> : isSet ? <Drop /> : <Offered onSet={setCodes} />}
+      </Stack>
+    </section>
+  )
+}
+
+function Offered({ onSet }: { onSet: (codes: readonly string[]) => void }) {
+  const asked = useSubmit(offerSecondFactor)
+  const set = useSubmit(setSecondFactor)
+  const [offer, setOffer] = useState<Offer | null>(null)
+  const [code, setCode] = useState('')
+  if (!offer)
+    return (
+      <>
+        <Text>
+          A password alone can be seen over a shoulder. A code from your telephone cannot be used twice.
+        </Text>
+        <FormProblem message={asked.problemOf('')} />
+        <Group>
+          <Button
+            variant="default"
+            loading={asked.busy}
+            onClick={() => void asked.send(null).then((made) => made && setOffer(made))}
+          >
+            Set one up
+          </Button>
+        </Group>
+      </>
+    )
+  return (
+    <>
+      <Text>
+        Read this with any authenticator, or type the letters below it. Then type the six digits it shows.
+      </Text>
+      <div
+        role="img"
+        aria-label="The seed as a square to be read by a telephone"
+        style={{ width: 180, background: '#fff' }}
+        dangerouslySetInnerHTML={{ __html: offer.svg }}
+      />
+      <Text ff="monospace">{offer.seed.replaceAll(/(.{4})/g, '$1 ')}</Text>
+      <Group align="flex-end">
+        <TextInput
+          label="Six digits"
+          value={code}
+          inputMode="numeric"
+          autoComplete="one-time-code"
+          error={set.problemOf('code')}
+          onChange={(e) => setCode(e.currentTarget.value)}
+        />
+        <Button
+          loading={set.busy}
+          onClick={() => void set.send({ seed: offer.seed, code }).then((made) => made && onSet(made.codes))}
+        >
+          It shows these
+        </Button>
+      </Group>
+      <FormProblem message={set.problemOf('')} />
+    </>
+  )
+}
+
+function RecoveryCodes({ codes }: { codes: readonly string[] }) {
+  return (
+    <>
+      <Text role="status" fw={600}>
+        Set. For the day on which the telephone is lost: each of these opens once. They are shown this once.
+      </Text>
+      <ul aria-label="Codes to print" style={{ columns: 2, fontFamily: 'monospace', fontSize: 18 }}>
+        {codes.map((code) => (
+          <li key={code}>{code}</li>
+        ))}
+      </ul>
+      <Group>
+        <PrintButton />
+      </Group>
+    </>
+  )
+}
+
+function Drop() {
+  const { busy, problemOf, send } = useSubmit(dropSecondFactor)
+  const [code, setCode] = useState('')
+  return (
+    <>
+      <Text>It is set. To take it away, type the digits it shows now.</Text>
+      <Group align="flex-end">
+        <TextInput
+          label="Six digits"
+          value={code}
+          inputMode="numeric"
+          autoComplete="one-time-code"
+          error={problemOf('code')}
+          onChange={(e) => setCode(e.currentTarget.value)}
+        />
+        <Button variant="default" loading={busy} onClick={() => void send({ code })}>
+          Take it away
+        </Button>
+      </Group>
+      <FormProblem message={problemOf('')} />
+    </>
+  )
+}
