@@ -156,6 +156,9 @@ test('a better plan is looked for beside the page, offered in words and never pu
     timeout: 90_000,
   })
   expect(await block(page, PEAK).textContent()).toBe(before)
+  await expect(found.getByRole('status')).toContainText(/below the best possible|can be better/, {
+    timeout: 60_000,
+  })
   const take = found.getByRole('button', { name: 'Take it' })
   if (await take.isVisible()) {
     await take.click()

@@ -4,7 +4,7 @@ import { machineDay, run } from './lib.mjs'
 const RUNS = '3000'
 console.log(`Properties with ${RUNS} runs each, ${machineDay()}`)
 const laws = await run('npx', ['jest', 'src/core', '--testTimeout=600000'], {
-  env: { PROPERTY_RUNS: RUNS, CLASS_RUNS: '500', SMALL_CLASS_RUNS: '200' },
+  env: { PROPERTY_RUNS: RUNS, CLASS_RUNS: '500', BOUND_RUNS: '60', SMALL_CLASS_RUNS: '200' },
 })
 const readiness = await run('npx', ['tsx', 'scripts/prove-readiness.ts'])
 const mutants = await run('node', ['scripts/mutants.mjs'])

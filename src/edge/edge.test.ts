@@ -46,8 +46,8 @@ describe('what comes from elsewhere', () => {
 
 it('a page runs its own scripts and what carries the nonce, and stands in no frame', () => {
   const policy = contentPolicy('abc', false)
-  expect(policy).toContain("script-src 'self' 'nonce-abc' 'strict-dynamic';")
-  expect(policy).not.toMatch(/script-src[^;]*unsafe/)
+  expect(policy).toContain("script-src 'self' 'nonce-abc' 'strict-dynamic' 'wasm-unsafe-eval';")
+  expect(policy).not.toMatch(/script-src[^;]*'unsafe/)
   expect(policy).toContain("frame-ancestors 'none'")
   expect(policy).toContain("object-src 'none'")
   expect(policy).not.toMatch(/https?:|\*/)

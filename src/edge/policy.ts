@@ -2,7 +2,8 @@
 export function contentPolicy(nonce: string, isDev: boolean): string {
   return [
     `default-src 'self'`,
-    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${isDev ? " 'unsafe-eval'" : ''}`,
+    // Compiled modules of this app may run (the planner's bound); text may not.
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic' 'wasm-unsafe-eval'${isDev ? " 'unsafe-eval'" : ''}`,
     // Styles are set on elements all over the interface; they run nothing.
     `style-src 'self' 'unsafe-inline'`,
     `img-src 'self' data: blob:`,

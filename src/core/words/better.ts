@@ -20,6 +20,19 @@ export function describeBetter(now: readonly number[], found: readonly number[])
   return `Better by ${Math.max(1, Math.round(sum))} points: ${describeGain(now, found)}.${worse === '' ? '' : ` For that: ${worse}.`}`
 }
 
+/**
+ * How far a plan is from the best possible at most: the bound leaves out who is up in which wave, so there may be no better
+ * one.
+ * @param points of the plan
+ * @param bound that no plan can pass
+ */
+export function describeGap(points: number, bound: number): string {
+  const gap = Math.max(0, bound - points)
+  const share = (100 * gap) / Math.max(1, Math.abs(bound))
+  if (gap < 0.5) return 'No plan of this class can be better.'
+  return `At most ${gap.toFixed(0)} ${gap.toFixed(0) === '1' ? 'point' : 'points'} (${share.toFixed(1)} %) below the best possible.`
+}
+
 /** Only what is better: `less waiting, closer to one purpose; fewer versions to explain`. */
 export function describeGain(now: readonly number[], found: readonly number[]): string {
   return toldOf(now, found, 1) || 'a little of everything'

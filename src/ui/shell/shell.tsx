@@ -161,16 +161,7 @@ export function Shell({
               <IconKeyboard />
             </ActionIcon>
             <SchemeSwitch />
-            <ActionIcon
-              component={Link}
-              href="/account"
-              size={44}
-              variant="subtle"
-              aria-label={account}
-              c="var(--ink)"
-            >
-              <IconUserCircle />
-            </ActionIcon>
+            <AccountLink account={account} />
           </Group>
         </Group>
       </AppShell.Header>
@@ -205,6 +196,21 @@ export function Shell({
       ) : null}
       {sheet ? <ShortcutSheet onClose={sheetControl.close} /> : null}
     </AppShell>
+  )
+}
+
+function AccountLink({ account }: { account: string }) {
+  return (
+    <ActionIcon
+      component={Link}
+      href="/account"
+      size={44}
+      variant="subtle"
+      aria-label={account}
+      c="var(--ink)"
+    >
+      <IconUserCircle />
+    </ActionIcon>
   )
 }
 

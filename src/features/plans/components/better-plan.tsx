@@ -3,7 +3,7 @@
 import { Button, Group, Progress, Text } from '@mantine/core'
 import { useEffect, useRef, useState } from 'react'
 import type { SearchTold } from '@/core/planning/search'
-import { describeBetter } from '@/core/words/better'
+import { describeBetter, describeGap } from '@/core/words/better'
 import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
@@ -17,6 +17,8 @@ type Search = {
   of: number
   running: boolean
   better: Better | null
+  /** What no plan of the class can pass, points; null until it is known. */
+  bound: number | null
 }
 
 /** Looks for a better plan beside the page. What is found is offered in words and never put in the place of the plan. */
@@ -24,8 +26,15 @@ export function BetterPlan({ classId }: { classId: string }) {
   const start = useSubmit(searchStart)
   const take = useSubmit(takePlan)
   const worker = useRef<Worker | null>(null)
+  const prover = useRef<Worker | null>(null)
   const [search, setSearch] = useState<Search | null>(null)
-  useEffect(() => () => worker.current?.terminate(), [])
+  useEffect(
+    () => () => {
+      worker.current?.terminate()
+      prover.current?.terminate()
+    },
+    [],
+  )
 
   const stop = (): void => {
     worker.current?.terminate()
@@ -36,7 +45,7 @@ export function BetterPlan({ classId }: { classId: string }) {
     const asked = await start.send({ id: classId })
     if (!asked) return
     const now = Array.from({ length: 8 }, (_, tier) => asked.now?.[`tier-${tier}`] ?? 0)
-    setSearch({ print: asked.print, now, done: 0, of: 1, running: true, better: null })
+    setSearch({ print: asked.print, now, done: 0, of: 1, running: true, better: null, bound: null })
     const made = new Worker(new URL('../../../workers/planner.worker.ts', import.meta.url), {
       type: 'module',
     })
@@ -54,6 +63,16 @@ export function BetterPlan({ classId }: { classId: string }) {
     }
     made.onerror = stop
     made.postMessage({ model: asked.model, starts: asked.starts })
+    prover.current?.terminate()
+    const bounds = new Worker(new URL('../../../workers/bound.worker.ts', import.meta.url), {
+      type: 'module',
+    })
+    prover.current = bounds
+    bounds.onmessage = ({ data }: MessageEvent<{ bound: number | null }>) => {
+      setSearch((s) => s && { ...s, bound: data.bound })
+      bounds.terminate()
+    }
+    bounds.postMessage({ model: asked.model })
   }
   const keep = async (): Promise<void> => {
     if (!search?.better) return
@@ -81,6 +100,12 @@ export function BetterPlan({ classId }: { classId: string }) {
               : search.running
                 ? 'Looking; the plan stays as it is.'
                 : 'Nothing better found: the plan stays.'}
+            {search.bound === null ? null : (
+              <Text span c="dimmed">
+                {' '}
+                {describeGap(sum(search.better?.tiers ?? search.now), search.bound)}
+              </Text>
+            )}
           </Text>
           {search.better ? (
             <Button loading={take.busy} onClick={() => void keep()}>
