@@ -12,7 +12,9 @@ export function carried(from: Model, { config, option }: State, to: Model): Stat
     const i = from.slots.findIndex((s) => s.purpose.id === slot.purpose.id)
     const run = from.slots[i]?.configs[config[i] ?? -1]
     if (!run) return { config: -1, option: off }
-    const at = slot.configs.findIndex((c) => c.sets === run.sets && c.waves === run.waves)
+    const at = slot.configs.findIndex(
+      (c) => c.sets === run.sets && c.waves === run.waves && c.workS === run.workS,
+    )
     if (at < 0) return null
     return {
       config: at,

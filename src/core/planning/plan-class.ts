@@ -47,7 +47,11 @@ export function planClass(practice: Library, brief: Brief, count = AT_ONCE): Res
   const started = startsFor(practice, brief)
   if (!started.ok) return started
   const { model, starts } = started.value
-  const found = improve(model, starts, count)
+  return planFrom(model, brief, improve(model, starts, count))
+}
+
+/** What was found, written out; refused where the minutes do not suffice. */
+export function planFrom(model: Model, brief: Brief, found: Found | null): Result<Planned, PlanRefusal> {
   if (!found) return refused({ code: 'no-minutes-left', shortS: 0 })
   if (!found.outcome.isLegal && found.outcome.leftS < 0)
     return refused({ code: 'no-minutes-left', shortS: -found.outcome.leftS })

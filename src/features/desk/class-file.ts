@@ -7,6 +7,7 @@ import type { Plan } from '@/core/classes/plan'
 import { briefPerson } from '@/core/classes/reach'
 import { foldRun } from '@/core/classes/run'
 import { asItHolds } from '@/core/planning/now'
+import { planNear } from '@/core/planning/near'
 import { planClass, type PlanRefusal } from '@/core/planning/plan-class'
 import type { Library } from '@/core/practice/library'
 import { FAMILIES, type Family } from '@/core/practice/schema'
@@ -93,13 +94,18 @@ export function briefFor(ctx: Context, record: Planned, locks: readonly Lock[]):
   }
 }
 
-/** A fresh plan for a class with the brief it was made from. */
+/** A plan for a class with the brief it was made from: a fresh one, or near to the one before. */
 export function makePlan(
   ctx: Context,
   record: Planned,
   locks: readonly Lock[],
+  before: Plan | null = null,
 ): Result<{ plan: Plan; brief: Brief }, PlanRefusal> {
   const brief = briefFor(ctx, record, locks)
+  if (before !== null) {
+    const near = planNear(ctx.practice, brief, before)
+    return near.ok ? { ok: true, value: { plan: near.value.plan, brief } } : near
+  }
   const made = plannedOnce(ctx, record.id, brief)
   return made.ok ? { ok: true, value: { plan: made.value, brief } } : made
 }

@@ -4,7 +4,7 @@ import type { Lock } from '@/core/classes/lock'
 import type { FactOf } from '@/core/facts/fact'
 import { describePlanRefusal } from '@/core/words/plan'
 import { eventsOf, findClass, locksOf, saveFixed } from '@/db/classes'
-import { addPlan } from '@/db/plans'
+import { addPlan, planOf } from '@/db/plans'
 import { done, problem, type Answer } from '../answer'
 import type { Context } from '../context'
 import { makePlan } from '../desk/class-file'
@@ -20,7 +20,8 @@ export function replan(ctx: Context, id: string, planId: string): Answer<true> {
   const record = findClass(ctx.scope, id)
   if (!record) return problem('That class is not here any more.')
   if (hasBegun(ctx, id)) return problem('This class has begun; its plan stays as it was taught.')
-  const made = makePlan(ctx, record, locksOf(ctx.scope, id))
+  const before = planOf(ctx.scope, ctx.health.key, id)?.plan ?? null
+  const made = makePlan(ctx, record, locksOf(ctx.scope, id), before)
   if (!made.ok) return problem(describePlanRefusal(made.refusal))
   keepPlan(ctx, id, planId, made.value)
   return done(true)
