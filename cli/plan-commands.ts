@@ -113,6 +113,7 @@ function briefOf({
       locks: [],
       fixed: NOTHING_FIXED,
       strengthFirst: false,
+      newThing: 'first' as const,
     },
     room: {
       bays: Array.from({ length: bays }, (_, i) => ({ id: `bay-${i + 1}`, widthCm: 120, corner: i === 0 })),

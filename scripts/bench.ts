@@ -113,7 +113,15 @@ once('30 people x 6 families, 47,010 observations', () =>
   }),
 )
 const brief: Brief = {
-  ...{ version: 2, day: asOf, minutes: 75, aim: USUAL_AIM, fixed: NOTHING_FIXED, strengthFirst: false },
+  ...{
+    version: 2,
+    day: asOf,
+    minutes: 75,
+    aim: USUAL_AIM,
+    fixed: NOTHING_FIXED,
+    strengthFirst: false,
+    newThing: 'first',
+  },
   room: {
     bays: [1, 2, 3, 4, 5].map((i) => ({ id: `bay-${i}`, widthCm: 120, corner: i === 1 })),
     mats: null,

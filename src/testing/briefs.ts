@@ -86,7 +86,7 @@ export function brief(part: Partial<Omit<Brief, 'room'>> & { bays?: number } = {
     ...{ version: 2, day: DAY, minutes: 60, aim: USUAL_AIM },
     room: { bays: bays(count), mats: null, open: 2 },
     cupboard: stock(),
-    ...{ helpers: [], locks: [], fixed: NOTHING_FIXED, strengthFirst: false },
+    ...{ helpers: [], locks: [], fixed: NOTHING_FIXED, strengthFirst: false, newThing: 'first' },
     people: [1, 2, 3, 4, 5, 6].map((i) => person(i)),
     ...rest,
   }
@@ -168,11 +168,12 @@ export const anyBrief: fc.Arbitrary<Brief> = fc
         { id: 'h2', trained: ['AS-leg-lift'] },
       ]),
       strengthFirst: fc.boolean(),
+      newThing: fc.constantFrom('first' as const, 'middle' as const, 'late' as const),
     })
   })
-  .map(({ people, locks, out, minutes, bayCount, pieces, open, helpers, aim, strengthFirst }) => ({
+  .map(({ people, locks, out, minutes, bayCount, pieces, open, helpers, aim, strengthFirst, newThing }) => ({
     ...brief({
-      ...{ minutes, aim, helpers, strengthFirst, bays: bayCount, cupboard: stock(pieces) },
+      ...{ minutes, aim, helpers, strengthFirst, newThing, bays: bayCount, cupboard: stock(pieces) },
       people: people.map((p, i) => person(i, p)),
       fixed: { ...NOTHING_FIXED, out: people.length > 5 ? out.map((i) => `p${i}`) : [] },
       locks: [...new Map(locks.map((l) => [`${l.who} ${l.part}`, l])).values()]

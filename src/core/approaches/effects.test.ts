@@ -14,6 +14,7 @@ import {
   cueFor,
   gatesWith,
   handsOff,
+  newThing,
   waysInForce,
 } from './effects'
 import { hiddenStages, preferredStages, resolveApproaches } from './resolve'
@@ -39,6 +40,7 @@ function observed(inForce: typeof usual): string {
     preferredStages(practice, inForce),
     [attemptsAllowed(practice, inForce), handsOff(practice, inForce)],
     waysInForce(practice, inForce).filter((w) => w.keepsProps).length,
+    newThing(practice, inForce),
   ])
 }
 

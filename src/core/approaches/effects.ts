@@ -89,6 +89,12 @@ export function strengthFirst(inForce: InForce): boolean {
   return inForce.get('A31')?.option === 'drill-first'
 }
 
+/** When in a class the new thing comes: fresh, in the first wave after priming, unless a way of working says otherwise. */
+export function newThing(practice: Library, inForce: InForce): 'first' | 'middle' | 'late' {
+  const [said] = waysInForce(practice, inForce).flatMap((way) => way.newThing ?? [])
+  return said ?? 'first'
+}
+
 /** Whether props stay: nobody is asked to leave one off. */
 export function keepsProps(practice: Library, inForce: InForce): boolean {
   return waysInForce(practice, inForce).some((way) => way.keepsProps)

@@ -120,5 +120,7 @@ export const briefSchema = z.strictObject({
   fixed: fixedSchema,
   /** Strength before the turns at the wall, where a way of working says so. */
   strengthFirst: z.boolean(),
+  /** Where in the hour the turns stand; plans of before anybody could say had them in the middle. */
+  newThing: z.enum(['first', 'middle', 'late']).default('middle'),
 })
 export type Brief = z.output<typeof briefSchema>

@@ -126,7 +126,13 @@ function briefFromFirst(stored: Record<string, unknown>): unknown {
         ]),
       ),
     })),
-    ...{ helpers: stored.helpers, locks: stored.locks, fixed: NOTHING_FIXED, strengthFirst: false },
+    ...{
+      helpers: stored.helpers,
+      locks: stored.locks,
+      fixed: NOTHING_FIXED,
+      strengthFirst: false,
+      newThing: 'middle',
+    },
   }
 }
 

@@ -36,6 +36,7 @@ type WarmBlock = {
 export type Model = {
   readonly minutes: number
   readonly strengthFirst: boolean
+  readonly newThing: Brief['newThing']
   /** Order of the working blocks by purpose, where it is fixed by hand. */
   readonly order: readonly string[] | null
   readonly frame: Frame
@@ -80,6 +81,7 @@ export function buildModel(practice: Library, brief: Brief): Model {
   return {
     minutes: brief.minutes,
     strengthFirst: brief.strengthFirst,
+    newThing: brief.newThing,
     order: brief.fixed.order,
     frame: frameOf(brief.minutes),
     variants,

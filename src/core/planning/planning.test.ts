@@ -218,3 +218,16 @@ it('is written in whole seconds and reckons its own time', () => {
   const plan = writePlan(model, WORKED, starts[0]!)
   for (const block of plan.blocks) expect([block.startS % 1, block.seconds % 1]).toEqual([0, 0])
 })
+
+it.each([
+  ['first', ['peak', 'train']],
+  ['middle', ['peak', 'train']],
+  ['late', ['train', 'peak']],
+] as const)('the new thing comes %s, as the way of working says', (newThing, inOrder) => {
+  const { plan } = must(planClass(practice, { ...WORKED, minutes: 90, newThing }))
+  const kinds = plan.blocks.filter(isWork).map((b) => b.kind)
+  expect(kinds[0]).toBe('skill')
+  expect([...new Set(kinds)].filter((k) => inOrder.some((x) => x === k))).toEqual(inOrder)
+  const support = kinds.indexOf('support')
+  if (support >= 0) expect(support > kinds.indexOf('peak')).toBe(newThing === 'first')
+})

@@ -6,17 +6,22 @@ export type State = {
   readonly option: readonly (readonly number[])[]
 }
 
+/** Working blocks in the order of the class: where the new thing comes is a way of working (approaches.md A31, A46). */
+const KINDS: Readonly<Record<Model['newThing'], readonly string[]>> = {
+  first: ['skill', 'peak', 'support', 'train'],
+  middle: ['skill', 'support', 'peak', 'train'],
+  late: ['skill', 'train', 'support', 'peak'],
+}
+
 /** The slots of a state that are run, in the order of the class. */
 export function runSlots(model: Model, { config }: State): number[] {
   const used = model.slots.flatMap((_, i) => ((config[i] ?? -1) >= 0 ? [i] : []))
-  const { order, strengthFirst } = model
+  const { order, strengthFirst, newThing } = model
   const rank = (i: number): number => {
     const purpose = model.slots[i]?.purpose
     const fixed = order?.indexOf(purpose?.id ?? '') ?? -1
     if (fixed >= 0) return fixed
-    const usual = strengthFirst
-      ? ['skill', 'train', 'support', 'peak']
-      : ['skill', 'support', 'peak', 'train']
+    const usual = KINDS[strengthFirst ? 'late' : newThing]
     return order ? 50 + i : usual.indexOf(purpose?.kind ?? '') * 100
   }
   return used.sort((a, b) => rank(a) - rank(b) || a - b)

@@ -51,6 +51,8 @@ export const WaySchema = z.strictObject({
   prefers: z.array(z.string()).optional(),
   cap: z.number().int().positive().optional(),
   keepsProps: z.literal(true).optional(),
+  /** When in a class the new thing comes, where not in the first wave after priming. */
+  newThing: z.enum(['middle', 'late']).optional(),
   touch: z.literal('no').optional(),
   told: sentence.optional(),
 })

@@ -8,7 +8,7 @@ import { SETUPS } from '../setups/catalogue'
 
 /** What one way of working does, a line a thing; empty where it is what everything starts from. */
 export function describeWay(practice: Library, way: Way, wording: Wording = METRIC): string[] {
-  const { say, set, ask, hides, prefers, cap, keepsProps, touch, told } = way
+  const { say, set, ask, hides, prefers, cap, keepsProps, newThing, touch, told } = way
   return [
     ...(say ? [`Said at ${stagesOf(practice, say.on)}: “${say.words}”`] : []),
     ...(set ? [beginsWith(practice, set, wording)] : []),
@@ -21,10 +21,17 @@ export function describeWay(practice: Library, way: Way, wording: Wording = METR
     ...(prefers ? [`Goes by ${stagesOf(practice, prefers)} where there is a choice.`] : []),
     ...(cap ? [`At most ${cap} attempts in one class.`] : []),
     ...(keepsProps ? ['Nobody is asked to leave a prop off.'] : []),
+    ...(newThing ? [NEW_THING[newThing]] : []),
     ...(touch === 'no' ? ['No hands on anybody, on every plan, sheet and class.'] : []),
     ...(told ? [`Told to you only. ${told}`] : []),
   ]
 }
+
+/** Where in the hour the turns stand. */
+const NEW_THING = {
+  middle: 'The turns come in the middle of the hour, strength after them.',
+  late: 'The turns come last, after strength; whoever it tires tries less.',
+} as const
 
 function beginsWith(practice: Library, set: NonNullable<Way['set']>, wording: Wording): string {
   const setups = list(set.setups.map((id) => findById(practice.setups, id).name))

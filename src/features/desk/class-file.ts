@@ -1,5 +1,5 @@
 import 'server-only'
-import { attemptsAllowed, strengthFirst } from '@/core/approaches/effects'
+import { attemptsAllowed, newThing, strengthFirst } from '@/core/approaches/effects'
 import { attemptCap, firstMonthCap } from '@/core/approaches/floor'
 import type { Brief } from '@/core/classes/brief'
 import type { Lock } from '@/core/classes/lock'
@@ -69,6 +69,7 @@ export function briefFor(ctx: Context, record: Planned, locks: readonly Lock[]):
     aim: record.aim,
     fixed: record.fixed,
     strengthFirst: strengthFirst(judge.approaches(null)),
+    newThing: newThing(practice, judge.approaches(null)),
     room: roomFor(ctx, record.bays),
     cupboard: cupboardFor(ctx),
     locks,
