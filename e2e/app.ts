@@ -15,6 +15,8 @@ export class App {
   private constructor(
     readonly data: string,
     readonly port: number,
+    /** What the server is told besides. */
+    private readonly env: Readonly<Record<string, string>> = {},
   ) {}
 
   get address(): string {
@@ -22,7 +24,7 @@ export class App {
   }
 
   /** A fresh data folder, empty or with the demo world in it. */
-  static async start({ demo }: { demo: boolean }): Promise<App> {
+  static async start({ demo, env = {} }: { demo: boolean; env?: Record<string, string> }): Promise<App> {
     const data = mkdtempSync(path.join(tmpdir(), 'levitar-e2e-'))
     if (demo) {
       const seeded = spawnSync('npx', ['tsx', 'cli/seed.ts', DAY], {
@@ -31,7 +33,7 @@ export class App {
       })
       if (seeded.status !== 0) throw new Error(seeded.stderr)
     }
-    const app = new App(data, await freePort())
+    const app = new App(data, await freePort(), env)
     await app.up()
     return app
   }
@@ -45,6 +47,7 @@ export class App {
       {
         env: {
           ...process.env,
+          ...this.env,
           LEVITAR_DATA: this.data,
           LEVITAR_NOW: `${day}T17:00:00Z`,
           NODE_ENV: 'production',
@@ -89,7 +92,7 @@ export class App {
   }
 }
 
-function freePort(): Promise<number> {
+export function freePort(): Promise<number> {
   return new Promise((resolve) => {
     const server = net.createServer()
     server.listen(0, '127.0.0.1', () => {

@@ -13,6 +13,7 @@ import {
   run,
   startServer,
 } from './lib.mjs'
+import { lanEnv, lanNames, openToRoom } from './lan.mjs'
 
 const USUAL_PORT = 4180
 const STALE_AFTER_DAYS = 3
@@ -43,7 +44,9 @@ if (!existsSync(database)) {
 const port = await freePort(given.port === undefined ? USUAL_PORT : Number(given.port))
 // An explicit day also sets the clock, so that the demo looks as it did then.
 const now = typeof given['as-of'] === 'string' ? `${asOf}T17:00:00Z` : undefined
-const { child, address } = await startServer({ port, data, now })
+const names = given.lan ? lanNames() : []
+const { child, address } = await startServer({ port, data, now, env: given.lan ? lanEnv(names) : {} })
+if (given.lan) await openToRoom({ appPort: port, data, names })
 console.log(
   `\nLevitar is ready: ${address}\nCtrl-C stops it. The data lies in ${path.relative(process.cwd(), data) || '.'}.`,
 )

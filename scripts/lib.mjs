@@ -75,9 +75,15 @@ export function freePort(wanted = 0) {
 }
 
 /** Starts the built app on the loopback address and waits until it answers. */
-export async function startServer({ port, data, now, stdio = 'ignore' }) {
+export async function startServer({ port, data, now, env: more = {}, stdio = 'ignore' }) {
   mkdirSync(data, { recursive: true })
-  const env = { ...QUIET, LEVITAR_DATA: data, ...(now ? { LEVITAR_NOW: now } : {}), NODE_ENV: 'production' }
+  const env = {
+    ...QUIET,
+    ...more,
+    LEVITAR_DATA: data,
+    ...(now ? { LEVITAR_NOW: now } : {}),
+    NODE_ENV: 'production',
+  }
   const next = path.join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next')
   const child = spawn(process.execPath, [next, 'start', '--hostname', '127.0.0.1', '--port', String(port)], {
     cwd: ROOT,

@@ -2,6 +2,7 @@
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { spawn } from 'node:child_process'
 import path from 'node:path'
+import { lanEnv, lanNames, openToRoom } from './lan.mjs'
 import { options, ROOT } from './lib.mjs'
 
 const USUAL_PORT = 4180
@@ -15,6 +16,7 @@ if (!existsSync(path.join(ROOT, '.next', 'BUILD_ID'))) end('There is no build ye
 if (!/^\d{2,5}$/.test(port)) end(`--port wants a number, not “${port}”.`)
 const LOOPBACK = ['127.0.0.1', 'localhost', '::1']
 const onNetwork = !LOOPBACK.includes(host)
+const names = given.lan ? lanNames() : []
 if (onNetwork)
   console.log(
     'Others reach this address, so nobody is let in without signing in: “npm run owner” prints a code for the first one. Name the host in LEVITAR_HOSTS, and put something before it that speaks HTTPS.',
@@ -34,11 +36,13 @@ const child = spawn(process.execPath, [next, 'start', '--hostname', host, '--por
     ...process.env,
     LEVITAR_DATA: data,
     ...(onNetwork ? { LEVITAR_NETWORK: '1' } : {}),
+    ...(given.lan ? lanEnv([...names, ...(process.env.LEVITAR_HOSTS ?? '').split(',')]) : {}),
     NODE_ENV: 'production',
     NEXT_TELEMETRY_DISABLED: '1',
   },
   stdio: 'inherit',
 })
+if (given.lan) await openToRoom({ appPort: Number(port), data, names })
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill('SIGTERM'))
 child.on('close', (code) => {
   rmSync(lock, { force: true })
