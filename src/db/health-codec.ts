@@ -93,8 +93,18 @@ function checkOf(key: Buffer): Buffer {
 export function seal(key: HealthKey, owner: string, value: unknown): string {
   const nonce = randomBytes(NONCE_BYTES)
   const cipher = createCipheriv(CIPHER, key, nonce).setAAD(Buffer.from(owner))
-  const text = Buffer.concat([cipher.update(JSON.stringify(value), 'utf8'), cipher.final()])
+  const text = Buffer.concat([cipher.update(padded(JSON.stringify(value))), cipher.final()])
   return Buffer.concat([nonce, cipher.getAuthTag(), text]).toString('base64')
+}
+
+/** How long a row is says nothing of how much was told: so many bytes, or as many again. */
+const PAGE_BYTES = 4096
+
+/** With spaces behind it, which a reader of JSON passes over. */
+function padded(text: string): Buffer {
+  const bytes = Buffer.from(text, 'utf8')
+  const whole = Math.max(1, Math.ceil(bytes.length / PAGE_BYTES)) * PAGE_BYTES
+  return Buffer.concat([bytes, Buffer.alloc(whole - bytes.length, ' ')])
 }
 
 /** Opens what `seal` shut; null where key, owner or text are not the ones it was shut with. */

@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto'
 import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync, readdirSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -185,4 +186,14 @@ it('lets the words of a check-in go after thirty days and keeps tonight’s', ()
   addCheckIn(db, key, { id: nextId(), studentId: ONE, day: old }, words(old), addDays(old, -30))
   addCheckIn(db, key, { id: nextId(), studentId: ONE, day: DAY }, words(DAY), addDays(DAY, -30))
   expect(readHealth(db, key, ONE).checkIns).toEqual([words(DAY)])
+})
+
+it('how long a row is says nothing of how much was told', () => {
+  const key = randomBytes(32)
+  const lengths = ['', 'x', 'a long story '.repeat(150)].map((note) => seal(key, 's', { note }).length)
+  expect(new Set(lengths).size).toBe(1)
+  const more = 'é'.repeat(3000)
+  const sealed = seal(key, 's', { note: more })
+  expect(sealed.length).toBeGreaterThan(lengths[0]!)
+  expect(unseal(key, 's', sealed)).toEqual({ note: more })
 })

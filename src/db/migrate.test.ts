@@ -2,7 +2,7 @@ import Database from 'better-sqlite3'
 import { getTableConfig, type SQLiteTable } from 'drizzle-orm/sqlite-core'
 import { is } from 'drizzle-orm'
 import { SQLiteTable as Table } from 'drizzle-orm/sqlite-core'
-import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { gunzipSync } from 'node:zlib'
@@ -223,5 +223,37 @@ describe('the schema', () => {
       expect([table, JSON.stringify(plan)]).toEqual([table, expect.stringMatching(/USING (COVERING )?INDEX/)])
     }
     raw.close()
+  })
+})
+
+describe('a ground that does not carry', () => {
+  const refusal = (code: string) => expect.objectContaining({ code }) as Error
+  const own = () => path.join(mkdtempSync(path.join(tmpdir(), 'levitar-ground-')), 'levitar.sqlite')
+  it('a file that is no database, or whose first page is spoilt, is said to be damaged and stays as it is', () => {
+    const text = own()
+    writeFileSync(text, 'not a database at all, but long enough to be read as one. '.repeat(200))
+    expect(() => openDb(text)).toThrow(refusal('damaged'))
+    const spoilt = own()
+    openDb(spoilt).$client.close()
+    const bytes = readFileSync(spoilt)
+    bytes.fill(0x55, 100, 600)
+    writeFileSync(spoilt, bytes)
+    expect(() => openDb(spoilt)).toThrow(refusal('damaged'))
+    expect(readFileSync(spoilt).equals(bytes)).toBe(true)
+  })
+  it('an empty file beside a key is no new studio; without a key it is one', () => {
+    const file = own()
+    writeFileSync(file, '')
+    mkdirSync(path.join(path.dirname(file), 'keys'))
+    writeFileSync(path.join(path.dirname(file), 'keys', 'health.key'), 'x')
+    expect(() => openDb(file)).toThrow(refusal('emptied'))
+    const fresh = own()
+    writeFileSync(fresh, '')
+    expect(openDb(fresh).$client.open).toBe(true)
+  })
+  it('a folder that cannot be is said to be closed', () => {
+    const file = own()
+    mkdirSync(file)
+    expect(() => openDb(file)).toThrow(refusal('not-writable'))
   })
 })

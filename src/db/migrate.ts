@@ -4,7 +4,15 @@ import { readMigrationFiles } from 'drizzle-orm/migrator'
 /** Why a database is not used: nothing in it was changed. */
 export class StoreRefusal extends Error {
   constructor(
-    readonly code: 'update-failed' | 'rows-would-go' | 'links-would-break' | 'newer-release',
+    readonly code:
+      | 'update-failed'
+      | 'rows-would-go'
+      | 'links-would-break'
+      | 'newer-release'
+      | 'damaged'
+      | 'not-writable'
+      | 'full'
+      | 'emptied',
     /** Table names and numbers only: never what somebody wrote. */
     readonly detail: string,
   ) {

@@ -2,8 +2,9 @@ import Database from 'better-sqlite3'
 import { sql } from 'drizzle-orm'
 import { drizzle } from 'drizzle-orm/better-sqlite3'
 import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core'
-import { chmodSync, existsSync, mkdirSync } from 'node:fs'
+import { chmodSync, existsSync, mkdirSync, statSync } from 'node:fs'
 import path from 'node:path'
+import { healthKeyFile } from './health-codec'
 import { copyAside, forgetCopiesOf } from './copies'
 import { bringUpToDate, migrationsDue, StoreRefusal } from './migrate'
 import * as schema from './schema'
@@ -37,7 +38,8 @@ export function sharedDb(): Db {
     shared ??= openDb(databaseFile(dataFolder()))
     return shared
   } catch (error) {
-    if (error instanceof StoreRefusal) refusal = error
+    // A ground that may carry again is tried again; an update that failed is not.
+    if (error instanceof StoreRefusal && !['full', 'not-writable'].includes(error.code)) refusal = error
     throw error
   }
 }
@@ -53,7 +55,10 @@ export function openDb(
 ): Db & { readonly $client: Database.Database } {
   if (file !== ':memory:') mkdirSync(path.dirname(file), { recursive: true, mode: 0o700 })
   const isNew = file === ':memory:' || !existsSync(file)
-  const raw = new Database(file)
+  // A file of no bytes beside a key was a studio once: it is not begun anew in silence.
+  if (!isNew && statSync(file).size === 0 && existsSync(healthKeyFile(path.dirname(file))))
+    throw new StoreRefusal('emptied', 'the file has no bytes, and a key of health notes lies beside it')
+  const raw = opened(file)
   // Names and numbers of everybody: nobody else on this machine reads them. Its log takes the same rights.
   if (isNew && file !== ':memory:') chmodSync(file, 0o600)
   try {
@@ -70,8 +75,29 @@ export function openDb(
     return drizzle(raw, { schema })
   } catch (error) {
     raw.close()
-    throw error
+    throw groundRefusal(error)
   }
+}
+
+function opened(file: string): Database.Database {
+  try {
+    return new Database(file)
+  } catch (error) {
+    throw groundRefusal(error)
+  }
+}
+
+/** What SQLite says of a ground that does not carry, by how its code begins. */
+const GROUND: readonly (readonly [begins: RegExp, code: StoreRefusal['code']])[] = [
+  [/^SQLITE_(NOTADB|CORRUPT)/, 'damaged'],
+  [/^SQLITE_(READONLY|CANTOPEN|PERM|AUTH)|^E(ROFS|ACCES|PERM)/, 'not-writable'],
+  [/^SQLITE_FULL|^ENOSPC/, 'full'],
+]
+
+function groundRefusal(error: unknown): unknown {
+  const code = typeof error === 'object' && error !== null && 'code' in error ? String(error.code) : ''
+  const found = GROUND.find(([begins]) => begins.test(code))
+  return found ? new StoreRefusal(found[1], code) : error
 }
 
 /**

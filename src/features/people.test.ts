@@ -263,19 +263,18 @@ describe('erasing somebody', () => {
     value(await app.facts.recordFact({ ...stamp(), ...event, event: 'started' }))
     value(await app.facts.recordFact({ ...stamp(), ...event, event: 'ended' }))
     expect(app.studentQueries.incidentCount(shown(), id)).toBe(1)
-    expect(refused(await app.students.erase({ id, typed: 'Jonty', nobody: v7() }))).toEqual(['typed'])
+    expect(refused(await app.students.erase({ id, typed: 'Jonty' }))).toEqual(['typed'])
     // A copy as an update leaves it: it holds everybody who is erased later.
     copyFileSync(
       path.join(folder, 'levitar.sqlite'),
       path.join(folder, 'levitar.sqlite.before-migration-2026-03-01'),
     )
-    const nobody = v7()
-    const gone = value(await app.students.erase({ id, typed: 'Jonty Abara', nobody }))
+    const gone = value(await app.students.erase({ id, typed: 'Jonty Abara' }))
     expect(gone).toMatchObject({ plans: 1, decisions: 1, incidents: 1 })
 
     const plan = app.planQueries.planView(shown(), classId)
     expect(plan?.blocks.flatMap((b) => b.doings.map((v) => v.name))).toContain('Somebody erased')
-    const kept = app.teachingQueries.changesOf(shown(), classId)?.changes.find((c) => c.studentId === nobody)
+    const kept = app.teachingQueries.changesOf(shown(), classId)?.changes.find((c) => c.inputsErased)
     expect(kept).toMatchObject({ name: 'Somebody erased', inputsErased: true })
     expect(readdirSync(folder).filter((f) => f.includes('before-'))).toEqual([])
     for (const file of readdirSync(folder).filter((f) => f.startsWith('levitar.sqlite'))) {

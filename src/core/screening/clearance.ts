@@ -15,6 +15,7 @@ export type ClearanceRefusal =
   | { code: 'clearance-without-tags' }
   | { code: 'clearance-in-the-future'; day: Day }
   | { code: 'clearance-expires-before-it-starts'; expires: Day }
+  | { code: 'clearance-too-long'; most: Day }
 
 /** Longest a clearance runs unless a nearer day is given, days (cautions.md 2.1: 12 months). */
 const MOST_DAYS = 365
@@ -57,6 +58,8 @@ export function clearanceProblem(clearance: Clearance, today: Day): ClearanceRef
   if (clearance.day > today) return { code: 'clearance-in-the-future', day: clearance.day }
   if (clearance.expires <= clearance.day)
     return { code: 'clearance-expires-before-it-starts', expires: clearance.expires }
+  const most = usualExpiry(clearance.day)
+  if (clearance.expires > most) return { code: 'clearance-too-long', most }
   return null
 }
 

@@ -225,6 +225,7 @@ describe('clearances', () => {
     [{ tags: [] }, 'clearance-without-tags'],
     [{ day: addDays(DAY, 2) }, 'clearance-in-the-future'],
     [{ expires: DAY }, 'clearance-expires-before-it-starts'],
+    [{ expires: addDays(clearance('HBH', 3).day, 366) }, 'clearance-too-long'],
   ])('as entered: %p is %s', (wrong, code) => {
     expect(clearanceProblem({ ...clearance('HBH', 3), ...wrong }, DAY)?.code).toBe(code)
   })

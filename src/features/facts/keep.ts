@@ -2,6 +2,7 @@ import 'server-only'
 import { levelOfFact, reaches } from '@/core/access/roles'
 import { addDays, formatDay } from '@/core/day'
 import type { FactKind, FactOf, SentFact } from '@/core/facts/fact'
+import { readHlc } from '@/core/facts/hlc'
 import { CHECK_IN_DAYS, addCheckIn } from '@/db/health'
 import { appendAttendance } from '@/db/attendance'
 import { appendClassEvent, appendLock, eventsOf, findClass } from '@/db/classes'
@@ -87,6 +88,9 @@ const KEEP: { readonly [K in FactKind]: Keep<K> } = {
   },
 }
 
+/** A device's clock may be so far off; what is stamped further ahead would stand above everything that comes, ms. */
+const AHEAD_MS = 26 * 3_600_000
+
 /**
  * Puts one fact down, once: the day is the one it was tapped on, whenever it arrives.
  * @returns whether it is new, or why it is refused for good, beside its field where it has one
@@ -98,6 +102,8 @@ export function keepFact(ctx: Context, fact: SentFact): Answer<Kept> {
     return problem(
       `${formatDay(fact.day)} is still to come: set this device's clock right and record it again.`,
     )
+  if (readHlc(fact.hlc).ms > ctx.clock.nowMs + AHEAD_MS)
+    return problem('The clock of this device runs far ahead: set it right and record it again.')
   if ('studentId' in fact && fact.studentId !== null && !findStudent(ctx.scope, fact.studentId))
     return problem('This person is not in the studio any more.')
   const keep = KEEP[fact.kind] as Keep<typeof fact.kind>

@@ -87,6 +87,9 @@ function keepScreening(
   return done(true)
 }
 
+/** A day of the calendar; empty means the usual one. */
+const dayOrEmpty = z.union([z.literal(''), z.iso.date('That is no day of the calendar.')])
+
 export const saveClearance = action(
   z.object({
     entryId: idField,
@@ -94,8 +97,8 @@ export const saveClearance = action(
     tags: z.array(z.object({ tag: z.enum(LOAD_TAGS), upTo: z.number().int().min(1).max(3) })),
     clinician: z.string().max(80),
     basis: z.enum(['letter-seen', 'student-reports']),
-    day: z.string(),
-    expires: z.string(),
+    day: dayOrEmpty,
+    expires: dayOrEmpty,
   }),
   ({ scope, clock: { today }, health }, { entryId, studentId, tags, clinician, basis, day, expires }) => {
     if (!findStudent(scope, studentId)) return problem('This person is not in the studio any more.')
@@ -138,6 +141,11 @@ function clearanceSentence(wrong: ClearanceRefusal): Problem {
       }
     case 'clearance-in-the-future':
       return { path: 'day', message: `${formatDay(wrong.day)} is still to come.` }
+    case 'clearance-too-long':
+      return {
+        path: 'expires',
+        message: `Twelve months at most: until ${formatDay(wrong.most)}. Then it is asked for again.`,
+      }
     case 'clearance-expires-before-it-starts':
       return { path: 'expires', message: 'It ends before it begins.' }
   }

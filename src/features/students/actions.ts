@@ -1,5 +1,6 @@
 'use server'
 
+import { v7 } from 'uuid'
 import { z } from 'zod'
 import { estimateBody } from '@/core/body/estimate'
 import { SEGMENT_NAMES, type SegmentName } from '@/core/body/anthropometry'
@@ -157,14 +158,14 @@ export const archive = action(
 
 /** Removes every fact about somebody; the typed name is the second thought. */
 export const erase = action(
-  z.object({ id: idField, typed: z.string(), nobody: idField }),
-  ({ scope, health }, { id, typed, nobody }) => {
+  z.object({ id: idField, typed: z.string().max(200) }),
+  ({ scope, health }, { id, typed }) => {
     const student = findStudent(scope, id)
     if (!student) return problem('This person is not in the studio any more.')
     if (typed.trim() !== student.name) return problem(`That is not ${student.name}.`, 'typed')
     // A backup that left this folder may hold them: whoever puts it back erases them again.
     rememberErased(dataFolder(), id)
-    return done(eraseStudent(scope, health.key, id, nobody))
+    return done(eraseStudent(scope, health.key, id, v7()))
   },
   { trail: { what: 'erased' }, erases: true },
 )

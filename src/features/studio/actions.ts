@@ -104,7 +104,7 @@ export const saveCupboardLine = action(
         .min(0, 'Not less than none.')
         .max(400),
       condition: z.enum(CONDITIONS),
-      checkedDay: z.string().nullable(),
+      checkedDay: z.iso.date('That is no day of the calendar.').nullable(),
     }),
   ({ scope }, item) => {
     saveProp(scope, item)

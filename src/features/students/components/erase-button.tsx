@@ -3,7 +3,6 @@
 import { Button, Group, Stack, Text, TextInput } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
 import { erase } from '../actions'
@@ -13,7 +12,6 @@ export function EraseButton({ id, name, incidents }: { id: string; name: string;
   const router = useRouter()
   const [asking, setAsking] = useState(false)
   const [typed, setTyped] = useState('')
-  const [nobody] = useState(newId)
   const { busy, problemOf, send } = useSubmit(erase)
   if (!asking)
     return (
@@ -45,7 +43,7 @@ export function EraseButton({ id, name, incidents }: { id: string; name: string;
           color="clay"
           loading={busy}
           onClick={() =>
-            void send({ id, typed, nobody }).then((ok) => {
+            void send({ id, typed }).then((ok) => {
               if (ok) router.push('/students')
             })
           }
