@@ -5,7 +5,11 @@ const config: NextConfig = {
   serverExternalPackages: ['better-sqlite3', '@node-rs/argon2'],
   poweredByHeader: false,
   devIndicators: false,
-  experimental: { optimizePackageImports: ['@mantine/core', '@mantine/hooks', '@tabler/icons-react'] },
+  // A table of ten years is sent in one go.
+  experimental: {
+    serverActions: { bodySizeLimit: '4mb' },
+    optimizePackageImports: ['@mantine/core', '@mantine/hooks', '@tabler/icons-react'],
+  },
 }
 
 export default config

@@ -51,13 +51,13 @@ export async function signIn(raw: z.input<typeof signInFields>): Promise<Answer<
 
 /** Pairs this tablet by the code that a teacher’s screen shows. */
 export async function pairTablet(raw: { code: string }): Promise<Answer<boolean>> {
-  const code = text(40).safeParse(raw.code)
-  if (!code.success) return problem('The code, as the other screen shows it.', 'code')
+  const typed = z.object({ code: text(40) }).safeParse(raw)
+  if (!typed.success) return problem('The code, as the other screen shows it.', 'code')
   const wait = mustWait('pair')
   if (wait) return wait
   return attempt(async (who) => {
     const taken = inOneGo(
-      ({ scope, clock }) => takeCode(scope, codeHash(code.data), 'device', clock.nowMs),
+      ({ scope, clock }) => takeCode(scope, codeHash(typed.data.code), 'device', clock.nowMs),
       who,
     )
     guessed('pair', taken !== null)
@@ -123,8 +123,8 @@ export async function lockScreen(): Promise<Answer<boolean>> {
 
 /** The password again: the screen is as it was. */
 export async function unlockScreen(raw: { password: string }): Promise<Answer<boolean>> {
-  const password = text(200).safeParse(raw.password)
-  if (!password.success) return problem('Your password.', 'password')
+  const typed = z.object({ password: text(200) }).safeParse(raw)
+  if (!typed.success) return problem('Your password.', 'password')
   return attempt(async (who) => {
     const { signIn: token, accountId } = who.actor
     if (token === null || accountId === null) return problem('This sign-in has ended. Sign in again.')
@@ -132,7 +132,7 @@ export async function unlockScreen(raw: { password: string }): Promise<Answer<bo
     const wait = mustWait(door)
     if (wait) return wait
     const kept = inOneGo(({ scope }) => listAccounts(scope).find((a) => a.id === accountId), who)
-    const fits = await passwordFits(password.data, kept?.passHash ?? null)
+    const fits = await passwordFits(typed.data.password, kept?.passHash ?? null)
     guessed(door, fits)
     if (!fits) return problem('That is not your password.', 'password')
     inOneGo(({ scope, clock }) => touchSignIn(scope, token, { locked: false, seenMs: clock.nowMs }), who)

@@ -1,6 +1,7 @@
 import { Stack } from '@mantine/core'
 import type { Metadata } from 'next'
 import { page } from '@/features/page'
+import { BringTable } from '@/features/studio-file/components/bring-table'
 import { BringIn } from '@/features/studio-file/components/bring-in'
 import { TakeOut } from '@/features/studio-file/components/take-out'
 import { isEmptyStudio } from '@/features/studio-file/queries'
@@ -12,6 +13,7 @@ export default page((ctx) => (
   <Stack>
     <PageHead title="What goes in and out?" lead="Yours to keep, to move and to read elsewhere" />
     <TakeOut />
+    <BringTable />
     <BringIn isEmpty={isEmptyStudio(ctx)} />
   </Stack>
 ))
