@@ -17,10 +17,12 @@ const world = demoWorld(DAY)
 const { v7, stamp } = ownDevice(91, DAY)
 const idOf = (name: string): string => world.students.find((s) => s.name === name)?.id ?? ''
 const tonight = world.classes.at(-1)?.id ?? ''
+const SERIES = v7()
 const PLANTED = 'planted-word-plover'
 
 const load = async () => ({
   access: await import('./access/queries'),
+  series: await import('./series/queries'),
   approaches: await import('./approaches/queries'),
   door: await import('./door/queries'),
   groups: await import('./groups/queries'),
@@ -54,6 +56,9 @@ beforeAll(async () => {
   app = await load()
   await seedWorld(DAY)
   const facts = await import('./facts/actions')
+  const { beginSeries } = await import('./series/actions')
+  const towards = { name: 'Six weeks', groupId: world.groups[0]!.id, family: 'FS' as const }
+  value(await beginSeries({ id: SERIES, ...towards, firstDay: '2026-02-17', weeks: 6 }))
   const incidents = await import('./incidents/actions')
   const words = { pain: 6, regions: ['wrist' as const], energy: 2, arms: 8, look: 'watch' as const }
   const checkIn = { ...words, ticked: [], touch: 'no' as const }
@@ -182,6 +187,15 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
   ownView: (ctx) => app.own.ownView(ctx, 'FS-07'),
   previewOwn: (ctx) =>
     app.own.previewOwn(ctx, { kind: 'stage', id: 'FS-07', fields: { 'gate.CK-dolphin-hold': 20 } }),
+  seriesList: (ctx) => app.series.seriesList(ctx),
+  proposedFocus: (ctx) =>
+    app.series.proposedFocus(
+      ctx,
+      world.students.map((s) => s.id),
+      'FS',
+      6,
+    ),
+  seriesView: (ctx) => app.series.seriesView(ctx, SERIES),
   accessView: (ctx) => app.access.accessView(ctx),
   ownAccount: (ctx) => app.access.ownAccount(ctx),
   trailView: (ctx) => app.access.trailView(ctx),
@@ -252,3 +266,35 @@ it('a screen of which nothing is known counts as shut', async () => {
   expect(await privacyHere()).toEqual(SHUT)
   expect(SHUT).toEqual({ hidden: true, notesOpen: false })
 })
+
+it('no read model walks through everybody’s facts: each of its queries goes by an index', async () => {
+  const { sharedDb } = await import('@/db/open')
+  const client = (sharedDb() as unknown as { $client: Client }).$client
+  const asked = new Set<string>()
+  const prepare = client.prepare.bind(client)
+  const spy = jest.spyOn(client, 'prepare').mockImplementation((sql: string) => {
+    asked.add(sql)
+    return prepare(sql)
+  })
+  const ctx = await screen()
+  for (const read of Object.values(READS)) read(ctx)
+  spy.mockRestore()
+  const selects = [...asked].filter((sql) => /^\s*select/i.test(sql))
+  expect(selects.length).toBeGreaterThan(25)
+  const scans = selects.flatMap((sql) => {
+    const values = sql
+      .split('?')
+      .slice(1)
+      .map(() => null)
+    const plan = prepare(`EXPLAIN QUERY PLAN ${sql}`).all(...values) as { detail: string }[]
+    return plan
+      .filter(({ detail }) => FACT_SCAN.test(detail))
+      .map(({ detail }) => `${detail}: ${sql.slice(0, 160)}`)
+  })
+  expect(scans).toEqual([])
+})
+
+type Client = { prepare: (sql: string) => { all: (...values: unknown[]) => unknown[] } }
+/** Tables that grow with every class; walking along an index of one's own order is no scan. */
+const FACT_SCAN =
+  /^SCAN (observation|attempt|drill_done|placement|note|attendance|class_event|current_decision|trail)\b(?!.*USING)/

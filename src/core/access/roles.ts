@@ -78,6 +78,8 @@ export const PAGES: readonly (readonly [path: string, level: Level])[] = [
   ['/plans/*/cards', 'desk'],
   ['/progress', 'desk'],
   ['/progress/log', 'desk'],
+  ['/progress/series', 'desk'],
+  ['/progress/series/*', 'desk'],
   ['/progress/*', 'desk'],
   ['/progress/*/home', 'desk'],
   ['/students', 'desk'],

@@ -67,6 +67,8 @@ export const attempt = sqliteTable(
     index('attempt_student').on(t.studentId, t.day),
     index('attempt_replaces').on(t.replaces),
     index('attempt_class').on(t.classId),
+    // The logbook reads from the newest on.
+    index('attempt_newest').on(t.studioId, t.day, t.hlc),
   ],
 )
 
@@ -94,5 +96,9 @@ export const drillDone = sqliteTable(
     classId: text('class_id').references(() => classSession.id, { onDelete: 'set null' }),
     amount: real('amount'),
   },
-  (t) => [index('drill_student').on(t.studentId, t.day), index('drill_replaces').on(t.replaces)],
+  (t) => [
+    index('drill_student').on(t.studentId, t.day),
+    index('drill_replaces').on(t.replaces),
+    index('drill_class').on(t.classId),
+  ],
 )

@@ -22,6 +22,9 @@ export default page<{ searchParams: Promise<{ before?: string | string[] }> }>(
           title="What changed, and why?"
           lead={review ? `Since ${review.from}: ${taughtWords(review.taught)}` : undefined}
         >
+          <LinkButton href="/progress/series" variant="default">
+            Series
+          </LinkButton>
           <LinkButton href="/progress/log" variant="default">
             The log
           </LinkButton>
