@@ -107,7 +107,7 @@ test('a threshold in the studio’s own way: told first whom it changes, kept, s
 
 test('the whole studio taken out, and brought into an empty one', async ({ page }) => {
   await page.goto(`${app.address}/studio/files`)
-  await expect(page.getByRole('region', { name: 'Bring one in' })).toContainText('Somebody is here already')
+  await expect(page.getByRole('region', { name: 'Bring a studio in' })).toContainText('Somebody is here already')
   await listening(page)
   const [file] = await Promise.all([
     page.waitForEvent('download'),
@@ -118,7 +118,7 @@ test('the whole studio taken out, and brought into an empty one', async ({ page 
   try {
     await page.goto(`${fresh.address}/studio/files`)
     await listening(page)
-    const into = page.getByRole('region', { name: 'Bring one in' })
+    const into = page.getByRole('region', { name: 'Bring a studio in' })
     await into
       .locator('input[type=file]')
       .setInputFiles({ name: 'x.zip', mimeType: 'application/zip', buffer: Buffer.from('no') })

@@ -43,13 +43,13 @@ export type SeriesView = Series & {
 /** Every series with where it stands, and what a new one is chosen from. */
 export function seriesList(ctx: Context): {
   lines: SeriesLine[]
-  groups: { value: string; label: string }[]
+  groups: { value: string; label: string; towards: Family }[]
   families: { value: Family; label: string }[]
 } {
   const groups = listGroups(ctx.scope)
   return {
-    groups: groups.map((g) => ({ value: g.id, label: g.name })),
-    families: FAMILIES.filter((f) => f !== 'AD').map((value) => ({ value, label: FAMILY_NAMES[value] })),
+    groups: groups.map((g) => ({ value: g.id, label: g.name, towards: towards(ctx, g.members) })),
+    families: OFFERED.map((value) => ({ value, label: FAMILY_NAMES[value] })),
     lines: listSeries(ctx.scope).map((s) => {
       const at = weekAt(s.firstDay, s.focus.length, ctx.clock.today)
       const where =
@@ -63,6 +63,20 @@ export function seriesList(ctx: Context): {
     }),
   }
 }
+
+/** The family in which most of a group have something before them: what a series of theirs may be about. */
+function towards(ctx: Context, members: readonly string[]): Family {
+  const standing = standings(ctx, members)
+  const held = (family: Family): number =>
+    members.filter((id) => {
+      const own = standing.get(id)
+      return own !== undefined && decisionIn(own, family).missing.length > 0
+    }).length
+  return OFFERED.reduce((best, family) => (held(family) > held(best) ? family : best), OFFERED[0] ?? 'FS')
+}
+
+/** Families with a ladder of their own from the floor. */
+const OFFERED = FAMILIES.filter((f) => f !== 'AD')
 
 /** What each week of a new series would be about, for a group as it stands today. */
 export function proposedFocus(ctx: Context, members: readonly string[], family: Family, weeks: number) {

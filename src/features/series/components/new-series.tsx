@@ -22,7 +22,7 @@ export function NewSeries({
   const [id] = useState(newId)
   const [name, setName] = useState('')
   const [groupId, setGroupId] = useState(groups[0]?.value ?? '')
-  const [family, setFamily] = useState(families[0]?.value ?? 'FS')
+  const [family, setFamily] = useState(groups[0]?.towards ?? 'FS')
   const [firstDay, setFirstDay] = useState(today)
   const [weeks, setWeeks] = useState<number | string>(USUAL_WEEKS)
   const begin = async (): Promise<void> => {
@@ -56,7 +56,10 @@ export function NewSeries({
             data={groups}
             value={groupId}
             error={problemOf('groupId')}
-            onChange={(value) => setGroupId(value ?? '')}
+            onChange={(value) => {
+              setGroupId(value ?? '')
+              setFamily(groups.find((g) => g.value === value)?.towards ?? family)
+            }}
           />
           <Select
             label="Towards"

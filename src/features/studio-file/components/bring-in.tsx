@@ -29,10 +29,10 @@ export function BringIn({ isEmpty }: { isEmpty: boolean }) {
   }
   const problemOf = (path: string): string | undefined => problems.find((p) => p.path === path)?.message
   return (
-    <section className="card" aria-label="Bring one in">
+    <section className="card" aria-label="Bring a studio in">
       <Stack gap="sm" align="flex-start">
         <Title order={2} fz="lg">
-          Bring one in
+          Bring a studio in
         </Title>
         {taken ? (
           <Text role="status" fw={600}>

@@ -1,0 +1,70 @@
+import { expect, test } from '@playwright/test'
+import { App, listening } from './app'
+
+let app: App
+test.beforeAll(async () => {
+  app = await App.start({ demo: true })
+})
+test.afterAll(() => app.end())
+
+test('a series of six weeks: what each is about is proposed, can be changed, and what moved is told', async ({
+  page,
+}) => {
+  await page.goto(`${app.address}/progress`)
+  await page.getByRole('link', { name: 'Series' }).click()
+  await listening(page)
+  const form = page.getByRole('form', { name: 'A new series' })
+  await form.getByRole('button', { name: 'Begin it' }).click()
+  await expect(form.getByText('Give it a name.')).toBeVisible()
+  await form.getByLabel('Name', { exact: true }).fill('Up by Easter')
+  await form.getByRole('combobox', { name: 'Towards' }).click()
+  await page.getByRole('option', { name: 'Forearm stand' }).click()
+  await form.getByLabel('First day').fill('2026-02-17')
+  await form.getByLabel('Weeks').fill('40')
+  await form.getByRole('button', { name: 'Begin it' }).click()
+  await expect(form.getByText('At most 16 weeks.')).toBeVisible()
+  await form.getByLabel('Weeks').fill('6')
+  await form.getByRole('button', { name: 'Begin it' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Up by Easter' })).toBeVisible()
+  const week = (n: number) => page.getByRole('region', { name: `Week ${n}`, exact: true })
+  await expect(week(4)).toContainText('this week')
+  await expect(week(1)).not.toContainText('the step itself')
+  await expect(page.getByRole('list', { name: /^What moved in week/ }).first()).toBeVisible()
+  await expect(week(6).getByRole('combobox')).toHaveValue('the step itself')
+  await week(6).getByRole('combobox').fill('Dolphin hold')
+  await page.getByRole('option', { name: 'Dolphin hold', exact: true }).click()
+  await page.reload()
+  await expect(week(6).getByRole('combobox')).toHaveValue('Dolphin hold')
+  await week(6).getByRole('link', { name: 'Plan its class' }).click()
+  await expect(page).toHaveURL(/plans\/new\?group=/)
+  await page.goto(`${app.address}/progress/series`)
+  await expect(page.getByText('week 4 of 6')).toBeVisible()
+  await page.getByRole('link', { name: 'Up by Easter' }).click()
+  await listening(page)
+  await page.getByRole('button', { name: 'Take away' }).click()
+  await page.getByRole('button', { name: 'Take away: Up by Easter' }).click()
+  await expect(page).toHaveURL(/progress\/series$/)
+  await expect(page.getByText('Up by Easter')).toHaveCount(0)
+})
+
+test('a table is looked through row by row, and comes in whole or not at all', async ({ page }) => {
+  await page.goto(`${app.address}/studio/files`)
+  await listening(page)
+  const card = page.getByRole('region', { name: 'Bring a table in' })
+  const give = (text: string) =>
+    card
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await give('Who;Tall\nNia Corrow;172\nGreta Sommerby;\nOlu Tamsin;17 metres\n')
+  await expect(card.getByText('3 rows in list.csv.')).toBeVisible()
+  await card.getByRole('button', { name: 'Look through it' }).click()
+  await expect(card.getByRole('alert')).toContainText('Row 4: “17 metres” is not a length.')
+  await expect(card.getByRole('button', { name: /^Bring in/ })).toHaveCount(0)
+  await give('Who;Tall\nNia Corrow;172\nGreta Sommerby;\nOlu Tamsin;162\n')
+  await card.getByRole('button', { name: 'Look through it' }).click()
+  await expect(card.getByText('Every row can be read: 2 new, 1 there already and left alone.')).toBeVisible()
+  await card.getByRole('button', { name: 'Bring in 2 rows' }).click()
+  await expect(card.getByRole('status')).toHaveText('2 brought in, 1 there already and left alone.')
+  await page.goto(`${app.address}/students`)
+  await expect(page.getByRole('link', { name: 'Nia Corrow' }).first()).toBeVisible()
+})
