@@ -1,6 +1,12 @@
-// Long validations: the properties over many more cases, simulated students, and the benches. Prints a dated summary for docs/.
+// `-- --server`: kills and fuzz of the built server. Otherwise long validations: the properties over many more cases, simulated students, and the benches. Prints a dated summary for docs/.
 import { machineDay, run } from './lib.mjs'
 
+if (process.argv.includes('--server')) {
+  const killed = await run('node', ['scripts/kill.mjs'])
+  const fuzzed = await run('node', ['scripts/fuzz.mjs'])
+  console.log(`${machineDay()}: kills ${killed ? 'hold' : 'FAIL'}, fuzz ${fuzzed ? 'holds' : 'FAILS'}`)
+  process.exit(killed && fuzzed ? 0 : 1)
+}
 const RUNS = '3000'
 console.log(`Properties with ${RUNS} runs each, ${machineDay()}`)
 const laws = await run('npx', ['jest', 'src/core', '--testTimeout=600000'], {

@@ -46,6 +46,7 @@ it('better is better than anything before, in the direction of the check, of the
   expect(betterIn(hold, seen, weekOf(FIRST, 1))).toBeNull()
   expect(betterIn(hold, seen.slice(2), weekOf(FIRST, 0))).toBeNull()
   expect(betterIn(hold, [...seen, on(hold.id, 41, '2026-03-12')], weekOf(FIRST, 1))).toBeNull()
+  expect(betterIn(hold, [...seen, on(hold.id, 35, '2026-03-12')], weekOf(FIRST, 1))).toBeNull()
   const less = practice.checks.find((c) => c.betterIs === 'less' && c.side !== 'each')!
   const fewer = [on(less.id, 9, '2026-03-01'), on(less.id, 4, '2026-03-05')]
   expect(betterIn(less, fewer, weekOf(FIRST, 0))).toEqual({ before: 9, now: 4 })

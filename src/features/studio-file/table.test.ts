@@ -120,3 +120,14 @@ it('five thousand rows at once', async () => {
     known: 0,
   })
 })
+
+it('results of a name that two people have are nobody’s', async () => {
+  const { scope } = await screen()
+  const twin = { id: '019cd91e-cc55-7ca7-946b-000c59c22c01', name: 'Greta Sommerby' }
+  app.students.addStudents(scope, [twin], DAY)
+  const lines = said(
+    await bring('results', 'name;day;check;result\nGreta Sommerby;2026-03-01;Dolphin hold;44'),
+  )
+  expect(lines).toEqual(['Row 2: Two people here are called “Greta Sommerby”.'])
+  expect(app.evidence.observationsOn(scope, twin.id, '2026-03-01')).toEqual([])
+})
