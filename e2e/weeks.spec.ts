@@ -107,7 +107,9 @@ test('a threshold in the studio’s own way: told first whom it changes, kept, s
 
 test('the whole studio taken out, and brought into an empty one', async ({ page }) => {
   await page.goto(`${app.address}/studio/files`)
-  await expect(page.getByRole('region', { name: 'Bring a studio in' })).toContainText('Somebody is here already')
+  await expect(page.getByRole('region', { name: 'Bring a studio in' })).toContainText(
+    'Somebody is here already',
+  )
   await listening(page)
   const [file] = await Promise.all([
     page.waitForEvent('download'),

@@ -10,8 +10,8 @@ export const onRequestError: Instrumentation.onRequestError = (
   { method },
   { routePath, routeType },
 ) => {
-  const of = error as { digest?: unknown; name?: unknown; code?: unknown }
-  const said = { id: String(of.digest ?? ''), kind: String(of.name ?? ''), code: String(of.code ?? '') }
+  const of = error as { digest?: string; name?: string; code?: string }
+  const said = { id: of.digest ?? '', kind: of.name ?? '', code: of.code ?? '' }
   console.error(
     JSON.stringify({ at: new Date().toISOString(), level: 'error', ...said, method, routePath, routeType }),
   )

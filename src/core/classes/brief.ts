@@ -15,7 +15,9 @@ const limitSchema = z.strictObject({
   level: LEVEL,
   mostSeconds: z.number().nullable(),
   instead: z.string(),
-  change: z.strictObject({ words: z.string(), share: z.number() }).nullable(),
+  change: z
+    .strictObject({ words: z.string(), share: z.number(), notBefore: z.number().optional() })
+    .nullable(),
   needsClearance: z.boolean(),
   until: z.literal('key').optional(),
   refer: z.enum(['urgent', 'prompt', 'home']).optional(),

@@ -9,6 +9,8 @@ export const changeSchema = z.strictObject({
   /** Share of everybody's repetitions or turns. */
   share: z.number().positive().max(1),
   words: z.array(z.string()).readonly(),
+  /** From which share of the class on it may be done; before that it is closed. */
+  notBefore: z.number().positive().max(1).optional(),
 })
 export type Change = z.output<typeof changeSchema>
 
@@ -18,5 +20,15 @@ export function changeOn(stage: Pick<Stage, 'load'>, limits: Limits): Change | n
   const acting = because.filter((cap) => cap.action === 'modify')
   const words = [...new Set(acting.flatMap((cap) => (cap.change === null ? [] : [cap.change.words])))]
   const share = Math.min(1, ...acting.map((cap) => cap.change?.share ?? 1))
-  return mostSeconds === null && words.length === 0 && share === 1 ? null : { mostSeconds, share, words }
+  const notBefore = Math.max(0, ...acting.map((cap) => cap.change?.notBefore ?? 0))
+  if (mostSeconds === null && words.length === 0 && share === 1) return null
+  return { mostSeconds, share, words, ...(notBefore > 0 ? { notBefore } : {}) }
+}
+
+/**
+ * Whether limits close a load at a moment of a class that leave it open later in the hour (something eaten, FD2).
+ * @param atShare of the class, 0 at its start
+ */
+export function isTooEarly(stage: Pick<Stage, 'load'>, limits: Limits, atShare: number): boolean {
+  return (changeOn(stage, limits)?.notBefore ?? 0) > atShare
 }

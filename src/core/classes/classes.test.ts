@@ -4,7 +4,7 @@ import { shippedPractice } from '../practice/library'
 import { FAMILIES, LOAD_TAGS } from '../practice/schema'
 import { judgeLoad, NO_LIMITS, type Cap, type Caps } from '../screening/caps'
 import { apartIn } from './apart'
-import { changeOn } from './change'
+import { changeOn, isTooEarly } from './change'
 import { foldRun, runSchema, type ClassEvent } from './run'
 import { readBrief, readPlan } from './upgrade'
 
@@ -102,13 +102,15 @@ describe('a brief’s reach', () => {
       const load: Partial<Record<string, number>> = practice.drills.find((d) => d.id === id)?.load ?? {}
       return limits.caps.some(
         (c) =>
-          /stop|avoid/.test(c.action) && ((load[c.tag] ?? 0) >= c.level || /urgent|home/.test(c.refer ?? '')),
+          (/stop|avoid/.test(c.action) || c.change?.notBefore !== undefined) &&
+          ((load[c.tag] ?? 0) >= c.level || /urgent|home/.test(c.refer ?? '')),
       )
     }
     const closesLoad = (limits: Pick<Caps, 'caps'>, load: Partial<Record<string, number>>): boolean =>
       limits.caps.some(
         (c) =>
-          /stop|avoid/.test(c.action) && ((load[c.tag] ?? 0) >= c.level || /urgent|home/.test(c.refer ?? '')),
+          (/stop|avoid/.test(c.action) || c.change?.notBefore !== undefined) &&
+          ((load[c.tag] ?? 0) >= c.level || /urgent|home/.test(c.refer ?? '')),
       )
     let apart = 0
     fc.assert(
@@ -145,4 +147,13 @@ describe('a brief’s reach', () => {
     })
     expect(changeOn({ load: { WB: 1 } }, limited('HEART'))).toBeNull()
   })
+})
+
+it('what was eaten closes the load until the last third of the class, and leaves twenty seconds of it then', () => {
+  const full = limited('FOOD-2')
+  const change = changeOn({ load: { HBH: 3 } }, full)
+  expect(change).toMatchObject({ mostSeconds: 20, notBefore: 0.667 })
+  const at = [0, 0.5, 0.66, 0.67, 0.9].map((share) => isTooEarly({ load: { AC: 2 } }, full, share))
+  expect(at).toEqual([true, true, true, false, false])
+  expect(isTooEarly({ load: { HBH: 2, AC: 1 } }, full, 0)).toBe(false)
 })

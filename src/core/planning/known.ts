@@ -1,5 +1,5 @@
 import type { Brief, BriefPerson } from '../classes/brief'
-import type { Change } from '../classes/change'
+import { isTooEarly, type Change } from '../classes/change'
 import { isFoot } from '../practice/after'
 import { usedFor } from '../practice/ask'
 import type { Library } from '../practice/library'
@@ -103,7 +103,11 @@ function meanwhileFor(
   return usedFor(practice, 'wait')
     .filter((id) => {
       const drill = practice.drills.find((d) => d.id === id)
-      return drill !== undefined && isOpenTo({ caps: limits, answered }, drill.load)
+      return (
+        drill !== undefined &&
+        isOpenTo({ caps: limits, answered }, drill.load) &&
+        !isTooEarly(drill, { caps: limits }, 0)
+      )
     })
     .toSorted((a, b) => worth(b) - worth(a))
 }

@@ -1,5 +1,5 @@
 import type { Brief, BriefPerson } from '../classes/brief'
-import { changeOn } from '../classes/change'
+import { changeOn, isTooEarly } from '../classes/change'
 import { isWork, WAITING, type Doing, type Plan, type PlanBlock, type Work } from '../classes/plan'
 import type { Library } from '../practice/library'
 import { isOpenStage, isOpenTo } from '../readiness/allowed'
@@ -34,14 +34,17 @@ export function asItHolds(
 function workNow(practice: Library, block: Work, brief: Brief, isOut: (doing: Doing) => boolean): Work {
   const coming = brief.people.filter((p) => !brief.fixed.out.includes(p.studentId))
   const planned = new Set(block.people.map((p) => p.studentId))
+  const at = block.startS / (brief.minutes * 60)
   const held = block.people.flatMap((doing): Doing[] => {
     if (brief.fixed.out.includes(doing.studentId)) return []
     const person = brief.people.find((p) => p.studentId === doing.studentId)
     if (!person) return [doing]
-    const meanwhile = { ...doing, waiting: stillWaiting(practice, person, doing) }
+    const meanwhile = { ...doing, waiting: stillWaiting(practice, person, doing, at) }
     if (doing.variantId === null) return [meanwhile]
     const now =
-      isOut(doing) || isClosed(practice, person, doing) ? null : changed(practice, person, block, meanwhile)
+      isOut(doing) || isClosed(practice, person, doing, at)
+        ? null
+        : changed(practice, person, block, meanwhile)
     return [
       now ?? { ...replaced(practice, brief, person, block), wave: doing.wave, waiting: meanwhile.waiting },
     ]
@@ -52,11 +55,18 @@ function workNow(practice: Library, block: Work, brief: Brief, isOut: (doing: Do
   return { ...block, people: [...held, ...newcomers] }
 }
 
-function isClosed(practice: Library, person: BriefPerson, { variantId, override, helper }: Doing): boolean {
+function isClosed(
+  practice: Library,
+  person: BriefPerson,
+  { variantId, override, helper }: Doing,
+  atShare: number,
+): boolean {
   const stage = practice.stages.find((s) => s.id === variantId)
   const drill = [...practice.drills, ...practice.counterposes].find((d) => d.id === variantId)
   const limits = { caps: person.limits, answered: person.answered }
   if (helper !== null && person.touch === 'no') return true
+  const what = stage ?? drill
+  if (what && isTooEarly(what, limits, atShare)) return true
   if (drill) return !isOpenTo(limits, drill.load)
   if (!stage) return true
   if (barsStage(practice, limits, stage)) return true
@@ -69,9 +79,14 @@ function stillWaiting(
   practice: Library,
   { limits, answered }: BriefPerson,
   { waiting }: Doing,
+  atShare: number,
 ): string | null {
   const drill = practice.drills.find((d) => d.id === waiting)
-  return drill && isOpenTo({ caps: limits, answered }, drill.load) ? drill.id : null
+  return drill &&
+    !isTooEarly(drill, { caps: limits }, atShare) &&
+    isOpenTo({ caps: limits, answered }, drill.load)
+    ? drill.id
+    : null
 }
 
 /** The same version with what limits leave of it today; null where they leave no turn. */

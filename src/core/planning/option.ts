@@ -61,7 +61,7 @@ export function optionOf(
   const outside = variant.tries > 0 && purpose.kind !== 'peak'
   if (outside) return null
   const change = changeFor(known, variant)
-  const mostTurns = turnsLeft(person, variant, change)
+  const mostTurns = turnsPlanned(person, variant, change)
   if (mostTurns < 1 || (helper && person.touch === 'no') || !hasRoom(brief, variant)) return null
   const workS = WORK_S[purpose.kind]
   const holdS = turnHold(variant, {
@@ -122,6 +122,11 @@ export function turnsLeft(
 ): number {
   if (tries === 0) return Infinity
   return Math.floor(Math.floor(Math.min(person.mostAttempts, cap) * (change?.share ?? 1)) / tries)
+}
+
+/** Turns to plan: where in the hour a block will stand is not known yet, so what is open only late is not planned at all. */
+function turnsPlanned(person: BriefPerson, variant: Variant, change: Change | null): number {
+  return change?.notBefore === undefined ? turnsLeft(person, variant, change) : 0
 }
 
 /** A hold that the turn cuts below what it is done for is worth so much less; what a limit cuts is not held against it. */

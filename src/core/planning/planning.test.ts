@@ -231,3 +231,25 @@ it.each([
   const support = kinds.indexOf('support')
   if (support >= 0) expect(support > kinds.indexOf('peak')).toBe(newThing === 'first')
 })
+
+it('whoever has just eaten folds and hangs head down in no early block, planned or found out at the door', () => {
+  const full = limited('FOOD-2').caps
+  const ate = { ...WORKED, people: WORKED.people.map((p) => ({ ...p, limits: [...p.limits, ...full] })) }
+  const loads = (id: string | null) =>
+    [...practice.stages, ...practice.drills].find((x) => x.id === id)?.load ?? {}
+  const isFull = (load: ReturnType<typeof loads>) => (load.HBH ?? 0) >= 3 || (load.AC ?? 0) >= 2
+  const before = must(planClass(practice, WORKED)).plan
+  for (const plan of [must(planClass(practice, ate)).plan, asItHolds(practice, before, ate)]) {
+    expect(validatePlan(practice, ate, plan).filter((v) => v.code === 'closed')).toEqual([])
+    for (const block of plan.blocks.filter(isWork))
+      if (block.startS < 0.667 * plan.minutes * 60)
+        for (const d of block.people)
+          expect([d.variantId, isFull(loads(d.variantId)) || isFull(loads(d.waiting))]).toEqual([
+            d.variantId,
+            false,
+          ])
+  }
+  // The validator finds it by itself: the plan of before, judged by tonight.
+  const early = before.blocks.filter(isWork).some((b) => b.people.some((d) => isFull(loads(d.variantId))))
+  expect(validatePlan(practice, ate, before).some((v) => v.code === 'closed')).toBe(early)
+})

@@ -236,7 +236,14 @@ export const CautionSchema = z.strictObject({
   noTags: sentence.optional(),
   mostSeconds: z.number().positive().optional(),
   /** For a rule that modifies: how it is done then, and which share of the repetitions or tries is left. */
-  change: z.strictObject({ words: sentence, share: z.number().positive().max(1) }).optional(),
+  change: z
+    .strictObject({
+      words: sentence,
+      share: z.number().positive().max(1),
+      /** From which share of the class on it may be done at all. */
+      notBefore: z.number().positive().max(1).optional(),
+    })
+    .optional(),
   recheck: z.enum(['class', 'days', 'until-cleared']),
   recheckDays: z.number().positive().optional(),
   instead: sentence,

@@ -17,7 +17,11 @@ export type Cap = {
   readonly mostSeconds: number | null
   readonly instead: string
   /** How it is done under a limit that modifies, and which share of the repetitions is left; null for other limits. */
-  readonly change: { readonly words: string; readonly share: number } | null
+  readonly change: {
+    readonly words: string
+    readonly share: number
+    readonly notBefore?: number | undefined
+  } | null
   /** Set where somebody is sent for care, or home, instead of to another shape. */
   readonly refer?: NonNullable<Caution['refer']>
   /** Lifted only by a recorded clearance for this tag. */

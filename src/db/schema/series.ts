@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm'
-import { check, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { check, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { FAMILIES } from '@/core/practice/schema'
 import { owned } from './columns'
 import { group } from './people'

@@ -6,6 +6,7 @@ import { betterIn, proposeFocus, weekAt, weekOf } from '@/core/progress/series'
 import { foldEvidence } from '@/core/readiness/evidence'
 import { ladderOf } from '@/core/readiness/ladder'
 import { FAMILY_NAMES } from '@/core/words/family'
+import { count } from '@/core/words/number'
 import { stageName } from '@/core/words/reason'
 import { classLines } from '@/db/classes'
 import { listGroups } from '@/db/groups'
@@ -34,7 +35,8 @@ export type WeekView = {
 export type SeriesView = Series & {
   readonly group: string
   readonly familyName: string
-  readonly members: number
+  /** How many come, in words. */
+  readonly members: string
   readonly weeks: readonly WeekView[]
   /** Checks that a week may be about. */
   readonly checks: readonly { readonly value: string; readonly label: string }[]
@@ -105,7 +107,7 @@ export function seriesView(ctx: Context, id: string): SeriesView | null {
     ...found,
     group: group?.name ?? 'a group that is gone',
     familyName: FAMILY_NAMES[found.family],
-    members: members.length,
+    members: count(members.length, 'person', 'people'),
     weeks: found.focus.map((focus, at) => {
       const week = weekOf(found.firstDay, at)
       return {

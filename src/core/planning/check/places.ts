@@ -8,7 +8,7 @@ import { asksNothing, beneath, holds, worksIn } from './walk'
 
 /** Nobody is on what is closed to them, above what was decided, or past what a limit leaves. */
 export function placesKept(practice: Library, brief: Brief, plan: Plan): Violation[] {
-  return worksIn(plan).flatMap(({ people }) =>
+  return worksIn(plan).flatMap(({ people, startS }) =>
     people.flatMap((doing) => {
       const stage = practice.stages.find((s) => s.id === doing.variantId)
       const drill = [...practice.drills, ...practice.counterposes].find((d) => d.id === doing.variantId)
@@ -21,9 +21,24 @@ export function placesKept(practice: Library, brief: Brief, plan: Plan): Violati
         : drill
           ? drillKept(practice, person, doing, drill)
           : []
-      return [...waiting, ...own]
+      return [...waiting, ...own, ...early(person, stage ?? drill, startS / (brief.minutes * 60))]
     }),
   )
+}
+
+/** What a limit leaves open late in the hour only is closed before. */
+function early(
+  { studentId, limits }: BriefPerson,
+  what: Pick<Stage | Drill, 'id' | 'load'> | undefined,
+  atShare: number,
+): Violation[] {
+  const from = Math.max(
+    0,
+    ...limits
+      .filter((l) => l.action === 'modify' && (what?.load[l.tag] ?? 0) >= l.level)
+      .map((l) => l.change?.notBefore ?? 0),
+  )
+  return from > atShare ? [{ code: 'closed', studentId, variantId: what?.id ?? '' }] : []
 }
 
 /** What somebody does while others are up is open to them as well. */

@@ -1,7 +1,6 @@
 import { Stack } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { count } from '@/core/words/number'
 import { page } from '@/features/page'
 import { DropSeries } from '@/features/series/components/drop-series'
 import { SeriesWeeks } from '@/features/series/components/weeks'
@@ -17,7 +16,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
     <Stack maw={980}>
       <PageHead
         title={view.name}
-        lead={`${view.group}, ${count(view.members, 'person', 'people')}, towards ${view.familyName.toLowerCase()}`}
+        lead={`${view.group}, ${view.members}, towards ${view.familyName.toLowerCase()}`}
       >
         <DropSeries id={view.id} name={view.name} />
       </PageHead>
