@@ -235,12 +235,11 @@ export const CautionSchema = z.strictObject({
   tags: z.array(z.strictObject({ tag: z.enum(LOAD_TAGS), level: z.number().int().min(1).max(3) })),
   noTags: sentence.optional(),
   mostSeconds: z.number().positive().optional(),
-  /** For a rule that modifies: how it is done then, and which share of the repetitions or tries is left. */
+  /** For a rule that modifies: how, which share of the repetitions is left, from which share of the class on at all. */
   change: z
     .strictObject({
       words: sentence,
       share: z.number().positive().max(1),
-      /** From which share of the class on it may be done at all. */
       notBefore: z.number().positive().max(1).optional(),
     })
     .optional(),
