@@ -1,6 +1,7 @@
-import { chromium, expect, test, type Browser, type Page } from '@playwright/test'
+import { expect, test, type Browser, type Page } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
 import path from 'node:path'
+import { launchBrowser } from '../scripts/browser.mjs'
 import { lanEnv, startFront } from '../scripts/lan.mjs'
 import { App, freePort, listening, toBlock } from './app'
 
@@ -28,16 +29,10 @@ test.afterAll(async () => {
 
 /** A browser that finds the name and trusts this one certificate, as a tablet does that took it. */
 function launch(spki: string): Promise<Browser> {
-  return chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      `--host-resolver-rules=MAP ${NAME} 127.0.0.1`,
-      `--ignore-certificate-errors-spki-list=${spki}`,
-    ],
-  })
+  return launchBrowser([
+    `--host-resolver-rules=MAP ${NAME} 127.0.0.1`,
+    `--ignore-certificate-errors-spki-list=${spki}`,
+  ])
 }
 
 const screen = async (): Promise<Page> =>

@@ -1,7 +1,7 @@
 import { chromium } from '@playwright/test'
 
-/** Debian's Chromium with nothing that reaches for a network. */
-export function launchBrowser() {
+/** Debian's Chromium with nothing that reaches for a network, and more of its flags where they are wanted. */
+export function launchBrowser(more = []) {
   return chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     args: [
@@ -12,6 +12,7 @@ export function launchBrowser() {
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
+      ...more,
     ],
   })
 }

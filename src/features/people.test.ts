@@ -27,7 +27,6 @@ const load = async () => ({
   studentQueries: await import('./students/queries'),
   plans: await import('./plans/actions'),
   planQueries: await import('./plans/plan-queries'),
-  readiness: await import('./readiness/person-queries'),
   board: await import('./readiness/board-queries'),
   facts: await import('./facts/actions'),
   teachingQueries: await import('./teaching/queries'),
@@ -51,8 +50,6 @@ const tonight = (): string => world.classes.at(-1)?.id ?? ''
 const open = () => app.layerActions.openLayer('')
 const screeningOf = (name: string) =>
   app.studentQueries.workedOut(shown(), [idOf(name)]).get(idOf(name))?.screening
-const decisionOf = (id: string) =>
-  app.readiness.personReadiness(shown(), id, { family: 'FS', withTurnings: false, withAll: false })?.decision
 
 describe('the health layer', () => {
   const answers = [{ question: 'Q01', choice: 'yes' as const, options: ['high-managed'] }]
@@ -177,39 +174,6 @@ describe('the health layer', () => {
     const odd = { ...own, way: 'answers' as const, answers: [{ ...answers[0]!, question: 'Q99' }] }
     expect((await app.health.savePassedScreening(odd)).ok).toBe(false)
     expect((await app.health.savePassedScreening({ ...own, way: 'answers' })).ok).toBe(false)
-  })
-})
-
-describe('tonight’s check-in', () => {
-  const said = {
-    pain: 5,
-    regions: ['wrist' as const],
-    energy: 2,
-    arms: 1,
-    look: 'half' as const,
-    ticked: [],
-    touch: 'no' as const,
-  }
-  it('lowers tonight’s ceiling, leaves the standing, and asks for what was not tapped', async () => {
-    const studentId = idOf('Maud Ferrier')
-    const checkIn = (words: typeof said | (Omit<typeof said, 'regions'> & { regions: [] })) =>
-      app.facts.recordFactQuietly({ ...stamp(), kind: 'check-in', studentId, words })
-    const before = decisionOf(studentId)
-    value(await checkIn(said))
-    expect(decisionOf(studentId)).toEqual(before)
-    expect(app.healthQueries.limitsView(shown(), studentId)?.tonight).toContain(
-      'Left out: weight on the wrists',
-    )
-    const line = app.doorQueries.doorData(shown(), tonight())?.lines.find((l) => l.id === studentId)
-    expect(line).toMatchObject({ checkedIn: true, touch: 'no hands' })
-    expect(refused(await checkIn({ ...said, energy: null as unknown as number }))).toEqual(['words.energy'])
-    expect(refused(await checkIn({ ...said, regions: [] }))).toEqual(['words.regions'])
-  })
-  it('sends a passed tablet names and questions, and no answer', () => {
-    const data = JSON.stringify(app.healthQueries.passData(shown(), tonight()))
-    expect(data).toContain('Callum Strand')
-    for (const word of ['Dr Alder', '"pain":', '"choice"', '"energy":', 'Barred'])
-      expect([word, data.includes(word)]).toEqual([word, false])
   })
 })
 

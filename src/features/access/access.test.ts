@@ -19,8 +19,6 @@ const load = async () => ({
   actions: await import('./actions'),
   signIn: await import('./sign-in-actions'),
   queries: await import('./queries'),
-  factor: await import('./second-factor'),
-  guesses: await import('../guesses'),
   who: await import('../who'),
   studio: await import('../studio/actions'),
   layer: await import('../health/layer-actions'),
@@ -203,12 +201,6 @@ describe('a locked screen', () => {
 describe('the second factor', () => {
   const codeAt = (seed: string, ms: number) =>
     new TOTP({ secret: Secret.fromBase32(seed) }).generate({ timestamp: ms })
-  it('reckons as the standard’s own example does', () => {
-    const seed = Secret.fromUTF8('12345678901234567890').base32
-    expect(app.factor.stepOf(seed, '287 082', null, 59_000)).toBe(1)
-    expect(app.factor.stepOf(seed, '287082', 1, 59_000)).toBeNull()
-    expect(app.factor.stepOf(seed, '287082', null, 150_000)).toBeNull()
-  })
   it('is asked for after the password; a code opens once, a printed one too', async () => {
     const { seed, svg } = value(await app.actions.offerSecondFactor(null))
     expect(svg).toMatch(/^<svg/)
@@ -232,16 +224,6 @@ describe('guesses', () => {
     const answer = await enter('assistant')
     expect(answer.ok ? '' : answer.problems[0]?.message).toMatch(/Wait 1 second/)
     value(await enter('teacher'))
-  })
-  it('double each time up to five minutes and are forgotten after a right one', () => {
-    const { guessed, waitBeforeGuess } = app.guesses
-    const waits = Array.from({ length: 14 }, () => {
-      guessed('door', false, 0)
-      return waitBeforeGuess('door', 0)
-    })
-    expect(waits).toEqual([0, 0, 1, 2, 4, 8, 16, 32, 64, 128, 256, 300, 300, 300].map((s) => s * 1000))
-    guessed('door', true, 0)
-    expect(waitBeforeGuess('door', 0)).toBe(0)
   })
 })
 
