@@ -38,6 +38,19 @@ function launch(spki: string): Promise<Browser> {
 const screen = async (): Promise<Page> =>
   (await browser.newContext({ viewport: { width: 820, height: 1180 } })).newPage()
 
+/** Whether the page is kept by the device's worker; where it is not, what the browser says of it. */
+function keeper(page: Page): Promise<string> {
+  return page.evaluate(async () => {
+    if (navigator.serviceWorker.controller) return 'keeps this page'
+    const known = await navigator.serviceWorker.getRegistration()
+    if (known) return `active: ${known.active?.state ?? 'none'}, installing: ${known.installing?.state ?? 'none'}`
+    return navigator.serviceWorker.register('/sw.js').then(
+      () => 'was not registered',
+      (error: unknown) => String(error),
+    )
+  })
+}
+
 test('over the room’s own HTTPS: an owner, a paired tablet, a class that goes on offline, and nothing for a stranger', async () => {
   test.setTimeout(150_000)
   const laptop = await screen()
@@ -94,7 +107,7 @@ test('over the room’s own HTTPS: an owner, a paired tablet, a class that goes 
     await tablet.getByRole('button', { name: 'Start the class' }).click()
     await toBlock(tablet, 'Forearm stand, everyone’s version')
     await tablet.reload()
-    await tablet.waitForFunction(() => navigator.serviceWorker.controller !== null)
+    await expect.poll(() => keeper(tablet), { timeout: 30_000 }).toBe('keeps this page')
     // What the worker keeps is there once it has been told.
     await tablet.waitForTimeout(1500)
     await expect(tablet.getByText(/kept on this device/)).toHaveCount(0)

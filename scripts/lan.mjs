@@ -169,7 +169,8 @@ function handOn(request, response, appPort) {
   headers['x-forwarded-proto'] = 'https'
   headers['x-forwarded-host'] = headers.host ?? ''
   const onward = http.request(
-    { host: '127.0.0.1', port: appPort, method: request.method, path: request.url, headers },
+    // A connection of its own each time: one kept from before may be closed by the app at the moment it is used again.
+    { host: '127.0.0.1', port: appPort, method: request.method, path: request.url, headers, agent: false },
     (answer) => {
       response.writeHead(answer.statusCode ?? 502, answer.headers)
       answer.pipe(response)
