@@ -244,7 +244,8 @@ function sameTwice(lp: Programme, model: Model, runs: readonly Run[]): void {
         const own = heads.filter((h) => h.part.v === v)
         if (new Set(own.map((h) => h.slot)).size < 2) continue
         const t = `t${kind[0] ?? ''}${p}_${v}`
-        lp.points(t, WEIGHTS.sameTwice)
+        // Each time after the first costs; the row counts them all.
+        lp.points(t, kind[0] === 'ease' ? WEIGHTS.restAgain : WEIGHTS.sameTwice)
         lp.row([[t, 1], ...own.map((h): Term => [h.x, -1])], '>=', -1)
       }
     }

@@ -144,7 +144,7 @@ type Add = (tier: number, points: number) => void
 
 /** What blocks owe each other for each person: lacks covered, nothing twice, neck after head, arms not spent. */
 function acrossBlocks(model: Model, placed: readonly Placed[], add: Add): void {
-  let [lacks, same, broken] = [0, 0, 0]
+  let [lacks, twice, broken] = [0, 0, 0]
   for (let i = 0; i < model.people.length; i += 1) {
     const person = model.people[i]
     if (!person) continue
@@ -156,12 +156,12 @@ function acrossBlocks(model: Model, placed: readonly Placed[], add: Add): void {
       broken += neckBroken(part.marks, neck, person.firstMonth)
       neck |= part.marks
       if (part.marks & TRIES && spentBefore(placed, i, k)) broken += 0.5
-      const twice = doneBefore(placed, i, k, part.v)
-      if (twice === 'broken') broken += 1
-      else if (twice === 'same') same += 1
+      const again = againPoints(placed, i, k, part.v)
+      if (again === 'broken') broken += 1
+      else twice += again
     }
   }
-  add(1, WEIGHTS.sameTwice * same)
+  add(1, twice)
   add(2, lacks)
   add(0, WEIGHTS.broken * broken)
 }
@@ -173,20 +173,16 @@ function neckBroken(now: number, before: number, firstMonth: boolean): number {
   return order + (firstMonth && all & HEAD && all & NAPE ? 1 : 0)
 }
 
-/** Whether somebody did the same version in an earlier block: a drill of strength never, skill and peak at a price. */
-function doneBefore(
-  placed: readonly Placed[],
-  person: number,
-  at: number,
-  v: number,
-): 'broken' | 'same' | null {
+/** What it costs that somebody did the same version in an earlier block: a drill of strength never, the rest at a price. */
+function againPoints(placed: readonly Placed[], person: number, at: number, v: number): number | 'broken' {
   const kind = placed[at]?.kind
   for (let j = 0; j < at; j += 1) {
     if (placed[j]?.value.parts[person]?.v !== v) continue
     if (kind === 'train') return 'broken'
-    if (kind === 'ease' || (kind === 'peak' && placed[j]?.kind === 'skill')) return 'same'
+    if (kind === 'ease') return WEIGHTS.restAgain
+    if (kind === 'peak' && placed[j]?.kind === 'skill') return WEIGHTS.sameTwice
   }
-  return null
+  return 0
 }
 
 /** The share of what somebody lacks that the class covers, each lack at most whole. */

@@ -15,6 +15,7 @@ const KEPT_SHARED = 8
 /** What standing outside the purpose costs where something of it is open: at work, and gently. */
 const OUTSIDE = 4
 const GENTLE_OUTSIDE = 12
+const GENTLE_BEFORE = 8
 const SUB_FIT = 0.25
 
 /** Everything that somebody may do in a block of a purpose, without what a hard rule forbids. */
@@ -31,8 +32,11 @@ export function optionsFor(practice: Library, asked: Asked, variants: readonly V
   const own = purpose.own.flatMap((v) => made(v, (variant) => fitOf(practice, known, variant, purpose)))
   const instead = insteadOption(asked, variants)
   const hasOwn = own.length > 0 || instead !== null
-  const outside = (v: number): number =>
-    hasOwn ? ((variants[v]?.gentle ?? true) ? GENTLE_OUTSIDE : OUTSIDE) : 0
+  const isGentle = (v: number): boolean => variants[v]?.gentle ?? true
+  // Whose own steps are gentle themselves may be prepared by another gentle thing; it takes nobody's turn at the peak.
+  const prepares = purpose.kind === 'skill' && own.every((o) => isGentle(o.v))
+  const gentlePrice = prepares ? GENTLE_BEFORE : GENTLE_OUTSIDE
+  const outside = (v: number): number => (hasOwn ? (isGentle(v) ? gentlePrice : OUTSIDE) : 0)
   const subs = purpose.subs.flatMap((v) => made(v, () => SUB_FIT).map((o) => ({ ...o, outside: outside(v) })))
   return [...own, ...(instead && !own.some((o) => o.v === instead.v) ? [instead] : []), ...subs]
 }

@@ -2,7 +2,10 @@
 export const WEIGHTS = {
   /** Everybody works, at the same purpose. */
   waitsThrough: -25,
-  sameTwice: -4,
+  /** The same version in skill and at the peak: once is practice, twice is filler while something else is open. */
+  sameTwice: -12,
+  /** A shape to rest in stayed in again; a third time costs again. */
+  restAgain: -12,
   waitingMinute: -0.15,
   /** Practice at one's own next step, and what is short. */
   peak: 40,

@@ -104,17 +104,16 @@ function doingOf(
   }
 }
 
-/** Whoever is at no wall has a mat outside every fall zone that is in use, the same order in every block. */
+/** Whoever is at no wall has their own mat, the same in every block; only where somebody may fall onto it another. */
 function withMats({ room }: Brief, people: readonly Doing[], model: Model): Doing[] {
   if (room.mats === null) return [...people]
   const kicks = new Set(people.flatMap((p) => (p.place && fallsFrom(model, p) ? [p.place] : [])))
-  const free = room.mats.filter((m) => !m.inFall.some((bay) => kicks.has(bay)))
-  let next = 0
-  return people.map((p) => {
+  const isFree = (at: number): boolean => !room.mats?.[at]?.inFall.some((bay) => kicks.has(bay))
+  const own = people.map((p, i) => p.place === null && i < (room.mats?.length ?? 0) && isFree(i))
+  const others = room.mats.filter((_, i) => isFree(i) && !own[i])
+  return people.map((p, i) => {
     if (p.place !== null) return p
-    const mat = free[next]
-    next += 1
-    return { ...p, place: mat?.id ?? null }
+    return { ...p, place: (own[i] ? room.mats?.[i] : others.shift())?.id ?? null }
   })
 }
 

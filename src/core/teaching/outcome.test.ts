@@ -49,5 +49,5 @@ it('says what was tapped, and what to do at once, the way out first', () => {
   )
   expect(describeAfter(tapOf('unwell', []), '')).toMatch(/Nothing more upside down tonight.*get help/)
   expect(describeAfter(tapOf('clean', []), 'x')).toBe('')
-  expect([describeTouch('no'), describeTouch('ask')]).toEqual(['No hands.', ''])
+  expect([describeTouch('no'), describeTouch('ask')]).toEqual(['No touch.', ''])
 })

@@ -44,5 +44,5 @@ export function describeStopped(by: NonNullable<ReturnType<typeof stoppedBy>>): 
 
 /** Whether hands may help, where it has to be said. */
 export function describeTouch(touch: 'no' | 'ask' | 'yes'): string {
-  return touch === 'no' ? 'No hands.' : ''
+  return touch === 'no' ? 'No touch.' : ''
 }

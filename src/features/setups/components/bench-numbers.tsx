@@ -90,7 +90,7 @@ export const BenchSides = memo(function BenchSides({
           </Text>
         )}
         {touch === 'no' && facts.assists.some((a) => a.touch) ? (
-          <Text fw={600}>No hands: tell and show only.</Text>
+          <Text fw={600}>No touch: tell and show only.</Text>
         ) : null}
         {facts.assists
           .filter((a) => touch !== 'no' || !a.touch)

@@ -1,0 +1,28 @@
+import { shippedPractice } from '@/core/practice/library'
+import { USUAL_STOCK } from '@/core/props/stock'
+import { SETUPS } from '@/core/setups/catalogue'
+import { bodyOf } from '@/testing/bodies'
+import type { Context } from '../context'
+import { handNumbers, ownNumbers } from './hand-numbers'
+
+const ctx = { practice: shippedPractice(), studio: { units: 'cm', stock: USUAL_STOCK } } as unknown as Pick<
+  Context,
+  'studio' | 'practice'
+>
+const usual = new Map<string, { option: string }>()
+
+it('no sheet tells anybody to lay nothing: a support of no height is not a number', () => {
+  let said = 0
+  for (const cm of [150, 168, 190])
+    for (const { id } of SETUPS)
+      for (const { label, value } of handNumbers(ctx, bodyOf(cm), id, usual)) {
+        said += 1
+        if (/^(Under|Feet raised|Block height)/.test(label)) expect([id, label, value]).not.toContain('0 cm')
+      }
+  expect(said).toBeGreaterThan(300)
+})
+
+it('what is lain on the floor for has no number, a hand base has its widths', () => {
+  expect(ownNumbers(ctx, bodyOf(168), 'SETUP-supine-floor', usual)).toBe('')
+  expect(ownNumbers(ctx, bodyOf(168), 'SETUP-wall-touch-forearm', usual)).toMatch(/Elbow to wall \d/)
+})
