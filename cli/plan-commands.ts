@@ -129,6 +129,7 @@ function briefOf({
         studentId: student.id,
         breathS: 5,
         heightCm: null,
+        loopCm: null,
         firstMonth: false,
         ...{ waited: { wall: 0, help: 0 }, recent: [] },
         mostAttempts: ATTEMPT_CAP.usual,

@@ -139,6 +139,7 @@ const brief: Brief = {
       studentId: e.id,
       breathS: 5,
       heightCm: 168,
+      loopCm: null,
       firstMonth: false,
       ...{ waited: { wall: 0, help: 0 }, recent: [] },
       mostAttempts: 12,

@@ -26,6 +26,7 @@ export type Someone = {
   touch?: BriefPerson['touch']
   firstMonth?: boolean
   breathS?: number
+  loopCm?: number
 }
 
 /** Somebody for a brief, who stands as told in one family (forearm stand where none is named) and nowhere else. */
@@ -46,6 +47,7 @@ export function person(i: number, part: Someone = {}): BriefPerson {
     breathS: part.breathS ?? 5,
     mostAttempts: part.mostAttempts ?? 12,
     heightCm: 168,
+    loopCm: part.loopCm ?? null,
     firstMonth: part.firstMonth ?? false,
     ...{ waited: { wall: 0, help: 0 }, recent: [] },
     touch: part.touch ?? 'ask',
@@ -95,6 +97,13 @@ export function brief(part: Partial<Omit<Brief, 'room'>> & { bays?: number } = {
 /** States judged where any plan will do. */
 const FEW = 150
 
+/** Some straps that do not close round every elbow, beside those that do. */
+function withShortStraps(cupboard: Brief['cupboard'], count: number): Brief['cupboard'] {
+  const short = { id: 'strap-short', kind: 'strap', longCm: 100, count }
+  const long = cupboard.lines.map((l) => (l.kind === 'strap' ? { ...l, longCm: 180 } : l))
+  return { ...cupboard, lines: [...long, short] }
+}
+
 /** The first plan of a brief. */
 export function planOf(b: Brief): Plan {
   return must(planClass(practice, b, FEW)).plan
@@ -126,6 +135,7 @@ const anyoneIn = (family: Family) => {
     ),
     mostAttempts: fc.integer({ min: 1, max: 12 }),
     breathS: fc.constantFrom(3, 5, 8),
+    loopCm: fc.option(fc.integer({ min: 85, max: 130 }), { nil: undefined }),
     firstMonth: fc.boolean(),
     touch: fc.constantFrom<BriefPerson['touch']>('no', 'ask', 'yes'),
     limits: fc.oneof(
@@ -162,6 +172,7 @@ export const anyBrief: fc.Arbitrary<Brief> = fc
         slab: fc.nat(12),
         bolster: fc.nat(4),
       }),
+      shortStraps: fc.nat(4),
       open: fc.nat(2),
       helpers: fc.subarray([
         { id: 'h1', trained: ['AS-kick-catch', 'AS-hips-steady'] },
@@ -171,9 +182,9 @@ export const anyBrief: fc.Arbitrary<Brief> = fc
       newThing: fc.constantFrom('first' as const, 'middle' as const, 'late' as const),
     })
   })
-  .map(({ people, locks, out, minutes, bayCount, pieces, open, helpers, aim, strengthFirst, newThing }) => ({
+  .map(({ people, locks, out, bayCount, pieces, shortStraps, open, ...plain }) => ({
     ...brief({
-      ...{ minutes, aim, helpers, strengthFirst, newThing, bays: bayCount, cupboard: stock(pieces) },
+      ...{ ...plain, bays: bayCount, cupboard: withShortStraps(stock(pieces), shortStraps) },
       people: people.map((p, i) => person(i, p)),
       fixed: { ...NOTHING_FIXED, out: people.length > 5 ? out.map((i) => `p${i}`) : [] },
       locks: [...new Map(locks.map((l) => [`${l.who} ${l.part}`, l])).values()]

@@ -61,6 +61,8 @@ const personSchema = z.strictObject({
   breathS: z.number().positive(),
   /** Stature, cm; null where nobody measured it. */
   heightCm: z.number().positive().nullable(),
+  /** The shortest strap that closes round their elbows, cm; null where nobody measured them: any will do. */
+  loopCm: z.number().positive().nullable().default(null),
   /** Attempts at most: the studio's, the first month's and what limits leave of them. */
   mostAttempts: z.number().int().min(0),
   /** Whether hands may help. */

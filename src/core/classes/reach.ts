@@ -86,6 +86,7 @@ export function briefPerson(
     readonly breathS: number
     readonly mostAttempts: number
     readonly heightCm: number | null
+    readonly loopCm: number | null
     readonly firstMonth: boolean
     readonly waited: BriefPerson['waited']
     readonly recent: BriefPerson['recent']

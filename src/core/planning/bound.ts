@@ -3,6 +3,7 @@ import { minutesUsed, type Head, type Run } from './bound-minutes'
 import { MOST_AT_ONCE, MOST_GENTLE, MOST_VERSIONS } from './deal'
 import { Programme, type Term } from './lp'
 import type { Model, Slot } from './model'
+import { piecesFor } from './pieces'
 import type { Config } from './skeleton'
 import { LIGHT_POINTS } from './variants'
 import { WEIGHTS } from './weights'
@@ -121,7 +122,7 @@ function withinRoom(lp: Programme, model: Model, run: Run): void {
       heads.map((h) => [
         h,
         times(h) *
-          (model.variants[h.part.v]?.bill ?? []).reduce((n, b) => n + (b.kind === kind ? b.count : 0), 0),
+          takenBy(model, h).reduce((n, b) => n + (b.kind === kind ? b.count : 0), 0),
       ]),
       model.stock[kind] ?? 0,
     )
@@ -229,6 +230,11 @@ function keptPieces(lp: Programme, model: Model, runs: readonly Run[]): void {
     for (const s of new Set(taken.map(([, , slot]) => slot)))
       lp.row([[`e${kind}`, 1], ...taken.map(([x, n, slot]): Term => [x, slot === s ? 0 : -n])], '<=', 0)
   }
+}
+
+function takenBy(model: Model, { part, person }: Head): readonly { kind: string; count: number }[] {
+  const [variant, who] = [model.variants[part.v], model.people[person]]
+  return variant && who ? piecesFor(model.stock, variant, who) : []
 }
 
 /** The same version again in a later block costs: in a class of rest, or at the peak after the skill. */

@@ -1,6 +1,7 @@
 import { LIGHT_POINTS } from './variants'
 import type { Model } from './model'
 import type { Option } from './option'
+import { piecesFor } from './pieces'
 import type { Config } from './skeleton'
 
 /** Who is up in which wave, in which bay, with whose help; by person, -1 or null where it does not apply. */
@@ -129,12 +130,14 @@ function levelFirst(waves: readonly Wave[], { v, points }: Option): { wave: Wave
 function standing(model: Model, wave: Wave, person: number, option: Option | null | undefined): void {
   if (!option) return
   if (option.bays > 0) wave.bays.push(person)
-  addPieces(model, wave, option, 1)
+  addPieces(model, wave, person, option, 1)
   if (option.openFloor) wave.open += 1
 }
 
-function addPieces(model: Model, wave: Wave, { v }: Option, times: number): void {
-  for (const { kind, count } of model.variants[v]?.bill ?? [])
+function addPieces(model: Model, wave: Wave, at: number, { v }: Option, times: number): void {
+  const [variant, person] = [model.variants[v], model.people[at]]
+  if (!variant || !person) return
+  for (const { kind, count } of piecesFor(model.stock, variant, person))
     wave.pieces[kind] = (wave.pieces[kind] ?? 0) + times * count
 }
 
@@ -165,7 +168,7 @@ function count(model: Model, wave: Wave, person: number, option: Option, way: 1 
   // A rig stands there in every wave already.
   if (!variant?.rig) {
     if (option.bays > 0) list(wave.bays)
-    addPieces(model, wave, option, way)
+    addPieces(model, wave, person, option, way)
     wave.open += option.openFloor ? way : 0
   }
   wave.kickers += variant?.kick ? way : 0

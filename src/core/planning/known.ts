@@ -17,6 +17,7 @@ export type Planned = {
   readonly lacks: Readonly<Record<string, number>>
   readonly waited: { readonly wall: number; readonly help: number }
   readonly firstMonth: boolean
+  readonly loopCm: number | null
   /** What they may do while others are up, dearest lack first; empty where rest is all. */
   readonly meanwhile: readonly string[]
 }
@@ -78,6 +79,7 @@ export function knownFor(practice: Library, brief: Brief, person: BriefPerson): 
       lacks: reach?.lacks ?? {},
       waited: person.waited,
       firstMonth: person.firstMonth,
+      loopCm: person.loopCm,
       meanwhile: meanwhileFor(practice, person, reach?.lacks ?? {}),
     },
   }

@@ -5,6 +5,7 @@ import { isOpenTo } from '../readiness/allowed'
 import { knownFor, type Planned } from './known'
 import type { Option } from './option'
 import { optionsFor, shortlists } from './options'
+import { piecesOf, type Pieces } from './pieces'
 import { purposesOf, type Purpose } from './purposes'
 import { configsOf, frameOf, mostSeconds, type Config, type Frame } from './skeleton'
 import { variantsOf, type Variant } from './variants'
@@ -47,7 +48,7 @@ export type Model = {
   readonly slots: readonly Slot[]
   readonly bays: number
   readonly open: number
-  readonly stock: Readonly<Record<string, number>>
+  readonly stock: Pieces
   readonly helpers: readonly { readonly id: string; readonly trained: readonly string[] }[]
   /** Seconds that all conditioning together may take. */
   readonly trainMostS: number
@@ -90,7 +91,7 @@ export function buildModel(practice: Library, brief: Brief): Model {
     slots: slots.filter((s) => s.configs.length > 0),
     bays: brief.room.bays.length,
     open: brief.room.open,
-    stock: stockOf(brief),
+    stock: piecesOf(brief),
     helpers: brief.helpers,
     trainMostS: mostSeconds('train', brief.aim, brief.minutes),
     // A class of strength alone has the minutes for it.
@@ -117,10 +118,4 @@ export function buildModel(practice: Library, brief: Brief): Model {
     })),
     wayOut: practice.warmups.findIndex((w) => w.id === 'WU-fall'),
   }
-}
-
-function stockOf({ cupboard }: Brief): Record<string, number> {
-  const sums: Record<string, number> = {}
-  for (const { kind, count } of cupboard.lines) sums[kind] = (sums[kind] ?? 0) + count
-  return sums
 }

@@ -3,6 +3,7 @@ import { changeOn, type Change } from '../classes/change'
 import type { OverrideReason } from '../classes/override'
 import { leastSeconds } from '../practice/dose'
 import type { Known } from './known'
+import { piecesFor, piecesOf } from './pieces'
 import type { Purpose } from './purposes'
 import { turnHold, turnReps, type Variant } from './variants'
 
@@ -62,7 +63,7 @@ export function optionOf(
   if (outside) return null
   const change = changeFor(known, variant)
   const mostTurns = turnsPlanned(person, variant, change)
-  if (mostTurns < 1 || (helper && person.touch === 'no') || !hasRoom(brief, variant)) return null
+  if (mostTurns < 1 || (helper && person.touch === 'no') || !hasRoom(brief, person, variant)) return null
   const workS = WORK_S[purpose.kind]
   const holdS = turnHold(variant, {
     breathS: person.breathS,
@@ -94,13 +95,11 @@ function atWall({ stands }: Variant): boolean {
   return stands === 'wall' || stands === 'corner'
 }
 
-function hasRoom(brief: Brief, variant: Variant): boolean {
+function hasRoom(brief: Brief, person: BriefPerson, variant: Variant): boolean {
   if (atWall(variant) && baysFor(brief, variant) === 0) return false
   if (variant.stands === 'open' && brief.room.open < 1) return false
-  return variant.bill.every(
-    ({ kind, count }) =>
-      brief.cupboard.lines.filter((l) => l.kind === kind).reduce((sum, l) => sum + l.count, 0) >= count,
-  )
+  const pieces = piecesOf(brief)
+  return piecesFor(pieces, variant, person).every(({ kind, count }) => (pieces[kind] ?? 0) >= count)
 }
 
 /** Bays that are wide enough: a straight line goes into any that the teacher drew, a straddle wants its two metres. */

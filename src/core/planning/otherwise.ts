@@ -190,6 +190,7 @@ function stranger(studentId: string, { aim }: Brief): BriefPerson {
       studentId,
       breathS: 4,
       heightCm: null,
+      loopCm: null,
       mostAttempts: 0,
       touch: 'ask',
       answered: false,

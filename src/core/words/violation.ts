@@ -70,6 +70,8 @@ export const VIOLATION_WORDS: Told = {
   'helper-busy': (v) => `One helper for two people at ${formatClock(v.atS)}.`,
   'no-consent': (v, say) => `${say.name(v.studentId)} wants no hands: nothing that needs a helper.`,
   'stock-exceeded': (v) => `${count(v.needed, v.kind)} needed at once, ${v.have} in the cupboard.`,
+  'strap-short': (v, say) =>
+    `${say.name(v.studentId)}: the straps that are left do not close round these elbows. A longer one, or another wave.`,
   'no-prop': (v, say) => `${say.name(v.studentId)} has no ${v.kind} for it.`,
   'load-without-warm-up': (v, say) =>
     `${say.what(v.variantId)} needs ${findById(say.practice.warmups, v.warmupId).name} first.`,

@@ -1,6 +1,7 @@
 import 'server-only'
 import { attemptsAllowed, newThing, strengthFirst } from '@/core/approaches/effects'
 import { attemptCap, firstMonthCap } from '@/core/approaches/floor'
+import { derivedLengths } from '@/core/body/derived'
 import type { Brief } from '@/core/classes/brief'
 import type { Lock } from '@/core/classes/lock'
 import type { Plan } from '@/core/classes/plan'
@@ -19,6 +20,7 @@ import { eventsOf, locksOf, type ClassRecord } from '@/db/classes'
 import { firstFactDays } from '@/db/evidence'
 import { planOf } from '@/db/plans'
 import { studentsByIds } from '@/db/students'
+import { bodyOfStudent } from '../body'
 import type { Context } from '../context'
 import { beforeClass } from './class-before'
 import { cupboardFor, roomFor } from './class-room'
@@ -76,13 +78,16 @@ export function briefFor(ctx: Context, record: Planned, locks: readonly Lock[]):
     helpers: listAssistants(scope)
       .filter(({ restsUntil }) => restsUntil === null || restsUntil < record.day)
       .map(({ id, trained }) => ({ id, trained })),
-    people: studentsByIds(scope, record.roster).map(({ id, breathS, statureCm, createdDay }) => {
+    people: studentsByIds(scope, record.roster).map((student) => {
+      const { id, breathS, statureCm, createdDay } = student
+      const body = bodyOfStudent(student)
       const firstMonth = firstMonthCap([createdDay, ...(begun.get(id) ?? [])], clock.today)
       return briefPerson(practice, {
         ...before(id),
         studentId: id,
         breathS,
         heightCm: statureCm,
+        loopCm: body && derivedLengths(body).strapNeeded,
         firstMonth: firstMonth !== null,
         mostAttempts: attemptCap(studio.floor, firstMonth, attemptsAllowed(practice, judge.approaches(id))),
         touch: judge.touch(id),

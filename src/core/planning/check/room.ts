@@ -61,6 +61,7 @@ export function stockKept(practice: Library, brief: Brief, plan: Plan): Violatio
     ...[...worst].flatMap(([kind, needed]): Violation[] =>
       needed > have(kind) ? [{ code: 'stock-exceeded', kind, needed, have: have(kind) }] : [],
     ),
+    ...[...momentsOf(plan)].flatMap((moment) => strapsLongEnough(practice, brief, moment)),
     ...worksIn(plan).flatMap((block) => block.people.flatMap((doing) => lacking(practice, doing))),
   ]
 }
@@ -76,6 +77,26 @@ function outAt(practice: Library, { block, up }: Moment): Map<string, number> {
     for (const { kind, count } of p.props) out.set(kind, (out.get(kind) ?? 0) + count)
   }
   return out
+}
+
+/** Straps handed out longest need first: whoever is left with one that does not close has none. */
+function strapsLongEnough(practice: Library, { people, cupboard }: Brief, { block, up }: Moment): Violation[] {
+  const isRig = ({ setupId }: Doing): boolean => practice.setups.find((s) => s.id === setupId)?.rig ?? false
+  const out = [...up, ...block.people.filter((p) => !up.includes(p) && isRig(p))]
+  const needs = out
+    .flatMap(({ studentId, props }) => {
+      const loopCm = people.find((p) => p.studentId === studentId)?.loopCm ?? 0
+      const count = props.reduce((n, p) => (p.kind === 'strap' ? n + p.count : n), 0)
+      return Array.from({ length: count }, () => ({ studentId, loopCm }))
+    })
+    .sort((a, b) => b.loopCm - a.loopCm)
+  const straps = cupboard.lines
+    .flatMap((l) => (l.kind === 'strap' ? Array.from({ length: l.count }, () => l.longCm ?? Infinity) : []))
+    .sort((a, b) => b - a)
+  return needs.flatMap(({ studentId, loopCm }, i): Violation[] => {
+    const longCm = straps[i]
+    return longCm !== undefined && longCm < loopCm ? [{ code: 'strap-short', studentId, loopCm, longCm }] : []
+  })
 }
 
 function lacking(practice: Library, { studentId, setupId, variantId, props }: Doing): Violation[] {

@@ -156,6 +156,15 @@ const cases: [Violation['code'], Plan, Brief?][] = [
   ['no-consent', people('peak', only('p7', { ...kick, helper: 'teacher' }))],
   ['stock-exceeded', good, { ...base, cupboard: stock({ block: 0 }) }],
   [
+    'strap-short',
+    people('skill', only('p1', { props: [{ kind: 'strap', count: 1 }] })),
+    {
+      ...base,
+      cupboard: { ...base.cupboard, lines: base.cupboard.lines.map((l) => ({ ...l, longCm: 90 })) },
+      people: base.people.map((p) => ({ ...p, loopCm: p.studentId === 'p1' ? 100 : null })),
+    },
+  ],
+  [
     'no-prop',
     people('skill', only('p1', { variantId: 'FS-03b', setupId: 'SETUP-dolphin-block', props: [] })),
   ],

@@ -76,6 +76,12 @@ export type Violation =
       readonly needed: number
       readonly have: number
     }
+  | {
+      readonly code: 'strap-short'
+      readonly studentId: string
+      readonly loopCm: number
+      readonly longCm: number
+    }
   | { readonly code: 'no-prop'; readonly studentId: string; readonly kind: string }
   /** Preparing and closing. */
   | { readonly code: 'load-without-warm-up'; readonly variantId: string; readonly warmupId: string }
