@@ -130,6 +130,7 @@ function briefOf({
         breathS: 5,
         heightCm: null,
         loopCm: null,
+        grown: {},
         firstMonth: false,
         ...{ waited: { wall: 0, help: 0 }, recent: [] },
         mostAttempts: ATTEMPT_CAP.usual,

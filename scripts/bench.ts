@@ -140,6 +140,7 @@ const brief: Brief = {
       breathS: 5,
       heightCm: 168,
       loopCm: null,
+      grown: {},
       firstMonth: false,
       ...{ waited: { wall: 0, help: 0 }, recent: [] },
       mostAttempts: 12,

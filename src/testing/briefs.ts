@@ -27,6 +27,7 @@ export type Someone = {
   firstMonth?: boolean
   breathS?: number
   loopCm?: number
+  grown?: BriefPerson['grown']
 }
 
 /** Somebody for a brief, who stands as told in one family (forearm stand where none is named) and nowhere else. */
@@ -48,6 +49,7 @@ export function person(i: number, part: Someone = {}): BriefPerson {
     mostAttempts: part.mostAttempts ?? 12,
     heightCm: 168,
     loopCm: part.loopCm ?? null,
+    grown: part.grown ?? {},
     firstMonth: part.firstMonth ?? false,
     ...{ waited: { wall: 0, help: 0 }, recent: [] },
     touch: part.touch ?? 'ask',

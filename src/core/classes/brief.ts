@@ -63,6 +63,8 @@ const personSchema = z.strictObject({
   heightCm: z.number().positive().nullable(),
   /** The shortest strap that closes round their elbows, cm; null where nobody measured them: any will do. */
   loopCm: z.number().positive().nullable().default(null),
+  /** Holds that have grown beyond the usual dose over the weeks, s, by stage. */
+  grown: z.record(z.string(), z.number().positive()).default({}),
   /** Attempts at most: the studio's, the first month's and what limits leave of them. */
   mostAttempts: z.number().int().min(0),
   /** Whether hands may help. */

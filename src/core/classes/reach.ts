@@ -87,6 +87,7 @@ export function briefPerson(
     readonly mostAttempts: number
     readonly heightCm: number | null
     readonly loopCm: number | null
+    readonly grown: BriefPerson['grown']
     readonly firstMonth: boolean
     readonly waited: BriefPerson['waited']
     readonly recent: BriefPerson['recent']

@@ -121,8 +121,7 @@ function withinRoom(lp: Programme, model: Model, run: Run): void {
     most(
       heads.map((h) => [
         h,
-        times(h) *
-          takenBy(model, h).reduce((n, b) => n + (b.kind === kind ? b.count : 0), 0),
+        times(h) * takenBy(model, h).reduce((n, b) => n + (b.kind === kind ? b.count : 0), 0),
       ]),
       model.stock[kind] ?? 0,
     )

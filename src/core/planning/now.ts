@@ -97,6 +97,7 @@ function changed(practice: Library, person: BriefPerson, { workS }: Work, doing:
   const turns = Math.min(doing.turns, turnsLeft(person, variant, change))
   if (turns < 1) return null
   const holdS = turnHold(variant, {
+    grownS: person.grown[variant.id] ?? 0,
     breathS: person.breathS,
     mostSeconds: change?.mostSeconds ?? null,
     workS,

@@ -68,6 +68,7 @@ export function optionOf(
   const holdS = turnHold(variant, {
     breathS: person.breathS,
     mostSeconds: change?.mostSeconds ?? null,
+    grownS: person.grown[variant.id] ?? 0,
     workS,
   })
   const gentle = variant.gentle && purpose.kind !== 'ease'

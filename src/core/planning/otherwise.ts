@@ -191,6 +191,7 @@ function stranger(studentId: string, { aim }: Brief): BriefPerson {
       breathS: 4,
       heightCm: null,
       loopCm: null,
+      grown: {},
       mostAttempts: 0,
       touch: 'ask',
       answered: false,

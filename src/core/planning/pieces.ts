@@ -32,7 +32,9 @@ export function piecesFor(
 ): { readonly kind: string; readonly count: number }[] {
   const longer = loopCm === null ? [] : Object.keys(pieces).filter((line) => loopCm > lengthOf(line))
   return bill.flatMap(({ kind, count }) =>
-    kind === 'strap' ? [{ kind, count }, ...longer.map((line) => ({ kind: line, count }))] : [{ kind, count }],
+    kind === 'strap'
+      ? [{ kind, count }, ...longer.map((line) => ({ kind: line, count }))]
+      : [{ kind, count }],
   )
 }
 

@@ -205,10 +205,15 @@ function trainedBy({ capabilities }: Library, { gates, load }: Stage): Partial<R
 /** One turn of it for somebody: a hold within the turn, both sides together where it has sides. */
 export function turnHold(
   { dose, sides, tries }: Pick<Variant, 'dose' | 'sides' | 'tries'>,
-  by: { readonly breathS: number; readonly mostSeconds: number | null; readonly workS: number },
+  by: {
+    readonly breathS: number
+    readonly mostSeconds: number | null
+    readonly grownS: number
+    readonly workS: number
+  },
 ): number | null {
   if (!dose.seconds && !dose.breaths) return null
-  const hold = holdSeconds(dose, by.breathS)
+  const hold = Math.max(holdSeconds(dose, by.breathS), by.grownS)
   const room = Math.floor(by.workS / (tries > 0 ? tries : sides ? 2 : 1))
   return Math.max(1, Math.floor(Math.min(hold, by.mostSeconds ?? hold, room)))
 }

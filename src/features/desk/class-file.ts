@@ -13,13 +13,15 @@ import { planClass, type PlanRefusal } from '@/core/planning/plan-class'
 import type { Library } from '@/core/practice/library'
 import { FAMILIES, type Family } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
+import { foldEvidence } from '@/core/readiness/evidence'
+import { grownHolds } from '@/core/readiness/grown'
 import type { Result } from '@/core/result'
 import { readApproaches } from '@/db/approaches'
 import { listAssistants } from '@/db/assistants'
 import { eventsOf, locksOf, type ClassRecord } from '@/db/classes'
 import { firstFactDays } from '@/db/evidence'
 import { planOf } from '@/db/plans'
-import { studentsByIds } from '@/db/students'
+import { studentsByIds, type StudentRecord } from '@/db/students'
 import { bodyOfStudent } from '../body'
 import type { Context } from '../context'
 import { beforeClass } from './class-before'
@@ -81,23 +83,38 @@ export function briefFor(ctx: Context, record: Planned, locks: readonly Lock[]):
     people: studentsByIds(scope, record.roster).map((student) => {
       const { id, breathS, statureCm, createdDay } = student
       const body = bodyOfStudent(student)
+      const decisions = FAMILIES.map((family) => decisionOf(id, family))
       const firstMonth = firstMonthCap([createdDay, ...(begun.get(id) ?? [])], clock.today)
       return briefPerson(practice, {
         ...before(id),
         studentId: id,
         breathS,
         heightCm: statureCm,
+        grown: grownOf(ctx, judge, { student, firstMonth: firstMonth !== null }, decisions),
         loopCm: body && derivedLengths(body).strapNeeded,
         firstMonth: firstMonth !== null,
         mostAttempts: attemptCap(studio.floor, firstMonth, attemptsAllowed(practice, judge.approaches(id))),
         touch: judge.touch(id),
         // That day's check-in lowers what is planned and leaves the standing as it is.
         limits: judge.tonight(id),
-        decisions: FAMILIES.map((family) => decisionOf(id, family)),
+        decisions,
         looked: (stageId) => judge.looked(id, stageId),
       })
     }),
   }
+}
+
+/** What somebody's own results let grow; whoever stands in no family in which something grows is not read for it. */
+function grownOf(
+  { practice }: Context,
+  judge: Judge,
+  { student, firstMonth }: { readonly student: StudentRecord; readonly firstMonth: boolean },
+  decisions: readonly Decision[],
+): Record<string, number> {
+  const grows = (family: Family): boolean => practice.stages.some((s) => s.family === family && s.dose.growth)
+  if (!decisions.some((d) => d.standing !== null && grows(d.family))) return {}
+  const { attempts } = foldEvidence(judge.evidence(student.id), judge.day)
+  return grownHolds(practice, attempts, { today: judge.day, breathS: student.breathS, firstMonth })
 }
 
 /** A plan for a class with the brief it was made from: a fresh one, or near to the one before. */

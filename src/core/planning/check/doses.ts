@@ -63,9 +63,21 @@ function turnByTurn(practice: Library, person: BriefPerson, plan: Plan): Violati
     const mostS = Math.min(Infinity, ...limits.map((l) => l.mostSeconds ?? Infinity))
     if ((doing.holdS ?? 0) > mostS)
       found.push({ code: 'too-long', studentId, seconds: doing.holdS ?? 0, mostS })
+    const grownS = grownTo(person, what)
+    if ((doing.holdS ?? 0) > grownS)
+      found.push({ code: 'too-long', studentId, seconds: doing.holdS ?? 0, mostS: Math.floor(grownS) })
     if (what.dose.perSide && !doing.sides) found.push({ code: 'one-sided', studentId, variantId: what.id })
     return found
   })
+}
+
+/** What grows over weeks is held as long as the usual dose, or as it has grown to; other holds end with their turn. */
+function grownTo(
+  { breathS, grown }: BriefPerson,
+  { id, dose }: NonNullable<ReturnType<typeof taught>>,
+): number {
+  if (!dose.growth) return Infinity
+  return Math.max(dose.seconds?.value ?? (dose.breaths?.value ?? Infinity) * breathS, grown[id] ?? 0)
 }
 
 /** Nape work never before head work; both in one class never in somebody's first month. */
