@@ -4,6 +4,11 @@ import type { Config } from './skeleton'
 import { dealWaves, MOST_AT_ONCE, MOST_GENTLE, MOST_VERSIONS } from './deal'
 import { FLOOR_DOSE, PEAK_DOSE, WEIGHTS } from './weights'
 
+/** What a version costs somebody for what they do in the other blocks, points. */
+export type Price = (person: number, v: number) => number
+
+const FREE: Price = () => 0
+
 const worths = new WeakMap<Slot, Map<Config, readonly (readonly number[])[]>>()
 
 /** What every option of a block is worth to whose it is, by person; worked out once. */
@@ -43,18 +48,19 @@ function ownWorth(model: Model, slot: Slot, config: Config, person: number, opti
 /** The option of somebody that is worth most among those in a menu; -1 where none of them is theirs. */
 export function bestIn(
   model: Model,
-  slot: Slot,
-  config: Config,
+  { slot, config }: { readonly slot: Slot; readonly config: Config },
   person: number,
   menu: ReadonlySet<number>,
+  price: Price = FREE,
 ): number {
   let best = -1
   let most = -Infinity
   const options = slot.options[person] ?? []
   const own = worthsOf(model, slot, config)[person] ?? []
   for (let i = 0; i < options.length; i += 1) {
-    if (!menu.has(options[i]?.v ?? -1)) continue
-    const worth = own[i] ?? 0
+    const v = options[i]?.v ?? -1
+    if (!menu.has(v)) continue
+    const worth = (own[i] ?? 0) - price(person, v)
     if (worth > most) {
       best = i
       most = worth
@@ -66,18 +72,25 @@ export function bestIn(
 /**
  * Versions for everybody in one block: the menu grows by the version that helps most while it pays for being taught;
  * whoever then cannot be dealt takes what loses least.
- * @param may which versions may be taught at all; what somebody is locked to always may
+ * @param model the class
+ * @param slot the block
+ * @param config how it is run
+ * @param by what else bears on it
+ * @param by.may which versions may be taught at all; what somebody is locked to always may
+ * @param by.price what they cost for the other blocks' sake
  */
 export function fillSlot(
   model: Model,
   slot: Slot,
   config: Config,
-  may: (v: number) => boolean = () => true,
+  by: { readonly may?: (v: number) => boolean; readonly price?: Price } = {},
 ): number[] {
+  const { may = () => true, price = FREE } = by
   const menu = new Set<number>()
   const limit = { working: Math.min(MOST_VERSIONS, MOST_AT_ONCE * config.waves), gentle: MOST_GENTLE }
   const worthOf = (person: number, o: number): number => {
-    return worthsOf(model, slot, config)[person]?.[o] ?? WEIGHTS.waitsThrough
+    const own = worthsOf(model, slot, config)[person]?.[o]
+    return own === undefined ? WEIGHTS.waitsThrough : own - price(person, slot.options[person]?.[o]?.v ?? -1)
   }
   const candidates = [...new Set(slot.options.flatMap((options) => options.map((o) => o.v)))]
     .filter(may)
@@ -89,7 +102,7 @@ export function fillSlot(
     return only?.length === 1 && only[0] ? [only[0].v] : []
   })
   for (const v of locked) if (room(menu, v, isGentle, limit)) menu.add(v)
-  chosen = model.people.map((_, p) => bestIn(model, slot, config, p, menu))
+  chosen = model.people.map((_, p) => bestIn(model, { slot, config }, p, menu, price))
   for (;;) {
     let [best, gain] = [-1, -WEIGHTS.version]
     for (const v of candidates) {
@@ -97,13 +110,13 @@ export function fillSlot(
       const more = new Set([v])
       const gained = model.people.reduce((sum, _, p) => {
         const now = worthOf(p, chosen[p] ?? -1)
-        return sum + Math.max(0, worthOf(p, bestIn(model, slot, config, p, more)) - now)
+        return sum + Math.max(0, worthOf(p, bestIn(model, { slot, config }, p, more, price)) - now)
       }, 0)
       if (gained > gain + 1e-9) [best, gain] = [v, gained]
     }
     if (best < 0) break
     menu.add(best)
-    chosen = model.people.map((_, p) => bestIn(model, slot, config, p, menu))
+    chosen = model.people.map((_, p) => bestIn(model, { slot, config }, p, menu, price))
   }
   return repaired(model, slot, config, chosen, menu)
 }

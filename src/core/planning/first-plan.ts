@@ -2,7 +2,8 @@ import { dealt, evaluator, type Outcome } from './evaluate'
 import { fillSlot } from './fill'
 import type { Model, Slot } from './model'
 import { secondsOf, type Config } from './skeleton'
-import type { State } from './state'
+import { withoutRepeats } from './repeats'
+import { withSlot, type State } from './state'
 
 /** A state with what it comes to. */
 export type Found = { readonly state: State; readonly outcome: Outcome }
@@ -58,7 +59,15 @@ export function firstPlans(model: Model, keep = 10): Found[] {
       })
       .sort((a, b) => b.outcome.points - a.outcome.points)
       .slice(0, keep)
+  // Blocks filled each by itself have people do the same thing twice: each is tried once more for the others' sake.
+  const varied = (found: Found): Found => {
+    const state = withoutRepeats(model, found.state)
+    const outcome = dealt(evaluate(state))
+    return outcome.points > found.outcome.points ? { state, outcome } : found
+  }
   const full = judge((slot, config) => fillSlot(model, slot, config))
+    .map(varied)
+    .sort((a, b) => b.outcome.points - a.outcome.points)
   if (full.some((f) => f.outcome.isLegal)) return full
   // What breaks a rule is often mended into the best there is; a legal class stands last, whatever comes of that.
   for (const fill of plainerFills(model, off)) {
@@ -79,7 +88,7 @@ function plainerFills(model: Model, off: readonly number[]): Fill[] {
     const variant = model.variants[v]
     return variant !== undefined && variant.tries === 0 && !variant.justBefore
   }
-  return [(slot, config) => fillSlot(model, slot, config, isPlain), () => off]
+  return [(slot, config) => fillSlot(model, slot, config, { may: isPlain }), () => off]
 }
 
 /** The best combinations by what their blocks are worth by themselves, within the minutes. */
@@ -113,12 +122,4 @@ function combinations(model: Model, ways: readonly (readonly Filled[])[], roomS:
 
 function shortest(ways: readonly Filled[]): Filled {
   return ways.reduce((a, b) => (b.seconds < a.seconds ? b : a))
-}
-
-/** The same state with one slot run another way. */
-export function withSlot(state: State, slot: number, config: number, option: readonly number[]): State {
-  return {
-    config: state.config.map((c, i) => (i === slot ? config : c)),
-    option: state.option.map((o, i) => (i === slot ? option : o)),
-  }
 }

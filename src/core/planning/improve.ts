@@ -1,9 +1,9 @@
 import { seeded, type Random } from '../random'
 import { dealt, evaluator, type Outcome } from './evaluate'
 import { bestIn, fillSlot } from './fill'
-import { withSlot, type Found } from './first-plan'
+import type { Found } from './first-plan'
 import type { Model } from './model'
-import type { State } from './state'
+import { withSlot, type State } from './state'
 
 /** How long to search: states judged, by the number of people (planner.md §7). */
 export function searchCount(people: number): number {
@@ -128,7 +128,9 @@ function movesOf(model: Model, random: Random): (state: State, outcome: Outcome)
         state,
         i,
         state.config[i] ?? -1,
-        options.map((o, p) => (slot.options[p]?.[o]?.v === out ? bestIn(model, slot, config, p, now) : o)),
+        options.map((o, p) =>
+          slot.options[p]?.[o]?.v === out ? bestIn(model, { slot, config }, p, now) : o,
+        ),
       )
     }
     const into = all[below(all.length)] ?? -1
@@ -138,7 +140,7 @@ function movesOf(model: Model, random: Random): (state: State, outcome: Outcome)
       i,
       state.config[i] ?? -1,
       options.map((o, p) => {
-        const other = bestIn(model, slot, config, p, only)
+        const other = bestIn(model, { slot, config }, p, only)
         return other >= 0 && random() < 0.6 ? other : o
       }),
     )

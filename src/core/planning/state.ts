@@ -26,3 +26,11 @@ export function runSlots(model: Model, { config }: State): number[] {
   }
   return used.sort((a, b) => rank(a) - rank(b) || a - b)
 }
+
+/** The same state with one slot run another way. */
+export function withSlot(state: State, slot: number, config: number, option: readonly number[]): State {
+  return {
+    config: state.config.map((c, i) => (i === slot ? config : c)),
+    option: state.option.map((o, i) => (i === slot ? option : o)),
+  }
+}
