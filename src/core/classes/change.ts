@@ -32,3 +32,13 @@ export function changeOn(stage: Pick<Stage, 'load'>, limits: Limits): Change | n
 export function isTooEarly(stage: Pick<Stage, 'load'>, limits: Limits, atShare: number): boolean {
   return (changeOn(stage, limits)?.notBefore ?? 0) > atShare
 }
+
+/** Limits with what is open late in the hour only closed: for what nobody checks the clock for, such as a quick answer. */
+export function closedUntilLate<T extends Limits>(limits: T): T {
+  return {
+    ...limits,
+    caps: limits.caps.map((cap) =>
+      cap.change?.notBefore === undefined ? cap : { ...cap, action: 'avoid' as const },
+    ),
+  }
+}

@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { did, evidence, saidTonight, saw, TODAY, within } from '@/testing/evidence'
+import { closedUntilLate } from '../classes/change'
 import { findById } from '../practice/find'
 import { shippedPractice } from '../practice/library'
-import { capsFrom, NO_LIMITS } from '../screening/caps'
+import { capsFrom, NO_LIMITS, type Caps } from '../screening/caps'
 import { type CheckIn } from '../screening/tonight'
 import { helpWith } from './fault-help'
 import type { Attempt, Evidence } from './evidence'
@@ -87,6 +88,20 @@ describe('help with a fault', () => {
         },
       ),
     )
+  })
+  it('answers on the floor with nothing that is open in the last third of the class only', () => {
+    const ate = { ...NO_LIMITS, caps: limitsOf('FOOD-2').caps }
+    const drillsWith = (caps: Caps): string[] =>
+      practice.faults.flatMap(
+        (f) => helpWith(practice, f.id, { ...nobody, caps, within: within(caps) }).drillId ?? [],
+      )
+    const isLate = (id: string): boolean => {
+      const { HBH = 0, AC = 0 } = findById(practice.drills, id).load
+      return HBH >= 3 || AC >= 2
+    }
+    expect(drillsWith(ate).some(isLate)).toBe(true)
+    expect(drillsWith(closedUntilLate(ate)).filter(isLate)).toEqual([])
+    expect(drillsWith(closedUntilLate(ate)).length).toBeGreaterThan(20)
   })
 })
 

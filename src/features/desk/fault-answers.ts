@@ -1,4 +1,5 @@
 import 'server-only'
+import { closedUntilLate } from '@/core/classes/change'
 import type { Stage } from '@/core/practice/schema'
 import { helpWith } from '@/core/readiness/fault-help'
 import { groundOf } from '@/core/readiness/ground'
@@ -15,7 +16,7 @@ export function faultAnswers(
   studentId: string,
   stage: Stage,
 ): (faultId: string) => string {
-  const caps = judge.tonight(studentId)
+  const caps = closedUntilLate(judge.tonight(studentId))
   const { credited, evidence } = groundOf(practice, judge.evidence(studentId), judge.day)
   const who = {
     ...{ evidence, caps, stageId: stage.id, asOf: judge.day },
