@@ -42,6 +42,12 @@ export function describeStopped(by: NonNullable<ReturnType<typeof stoppedBy>>): 
     : 'No more tries tonight, and nothing on the arms: lie down, breathe, or watch.'
 }
 
+/** A turn that stands free, and who may take it in place of their next one. */
+export function describeFree(who: string, inPlaceOf: string, place: string): string {
+  const where = place === '' ? 'a place' : place
+  return `${inPlaceOf} has stopped, so ${where} is free: ${who} may go up now in place of the next turn.`
+}
+
 /** Whether hands may help, where it has to be said. */
 export function describeTouch(touch: 'no' | 'ask' | 'yes'): string {
   return touch === 'no' ? 'No touch.' : ''

@@ -1,7 +1,10 @@
 import { List, Text } from '@mantine/core'
+import type { Work } from '@/core/classes/plan'
+import { nextUp } from '@/core/teaching/next-up'
 import { stoppedBy } from '@/core/teaching/outcome'
 import { formatClock } from '@/core/units'
-import { describeStopped } from '@/core/words/floor'
+import { firstNames } from '@/core/words/first-names'
+import { describeFree, describeStopped } from '@/core/words/floor'
 import { Apart } from '@/ui/apart'
 import type { Recorded, TeachData, TeachPerson } from '../queries'
 import type { StageBrief } from '../stage-brief'
@@ -40,6 +43,26 @@ export function Waiting({ people, doing, recorded }: WaitingProps) {
 
 function lowerFirst(text: string): string {
   return text.charAt(0).toLowerCase() + text.slice(1)
+}
+
+type FreeProps = {
+  block: Work
+  index: number
+  people: readonly TeachPerson[]
+  going: readonly TeachPerson[]
+  doing: Readonly<Record<string, StageBrief>>
+}
+
+/** Who may go up where somebody has stopped for tonight. */
+export function FreePlaces({ block, index, people, going, doing }: FreeProps) {
+  const gone = new Set(people.filter((p) => !going.includes(p)).map((p) => p.id))
+  const called = firstNames(people.map((p) => p.name))
+  const name = (id: string): string => called(people.find((p) => p.id === id)?.name ?? '')
+  return nextUp(block, index, gone).map(({ studentId, inPlaceOf }) => (
+    <Text key={inPlaceOf} fw={600} role="status">
+      {describeFree(name(studentId), name(inPlaceOf), doing[inPlaceOf]?.place ?? '')}
+    </Text>
+  ))
 }
 
 type TogetherProps = {

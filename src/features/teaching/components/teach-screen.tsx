@@ -18,7 +18,7 @@ import { BeforeClass } from './before-class'
 import { ClassClock, ClockHands } from './class-clock'
 import { EverybodyDid } from './drill-tap'
 import { Emergency } from './emergency'
-import { Together, Waiting } from './meanwhile'
+import { FreePlaces, Together, Waiting } from './meanwhile'
 import { PersonStrip } from './person-strip'
 import { useAwake } from './use-awake'
 import { useBell } from './use-bell'
@@ -98,6 +98,9 @@ function Running({ data, taught }: { data: TeachData; taught: Taught }) {
         paused={paused}
       />
       <Phase block={block} moment={moment} going={going} cut={isCut(data.plan.blocks[at], block)} />
+      {block && isWork(block) && moment.turn ? (
+        <FreePlaces {...{ block, people: data.people, going, doing }} index={moment.turn.index} />
+      ) : null}
       <Doing {...{ data, taught, block, up }} />
       {failed === '' ? null : (
         <Alert color="clay" role="alert" title={failed} styles={{ title: { color: 'var(--warn-ink)' } }} />
