@@ -11,6 +11,8 @@ export type RosterLine = {
   readonly dropIn: boolean
   /** Null until somebody marks it. */
   readonly attended: Attended | null
+  /** Its stamp, which tells what came before it; empty where nobody marked it. */
+  readonly markedHlc: string
 }
 
 /** Who is on a class's list, and who came. */
@@ -28,7 +30,10 @@ export function rosterOf(scope: Scope, classId: string): RosterLine[] {
     .from(classRoster)
     .where(mine(scope, classRoster, eq(classRoster.classId, classId)))
     .all()
-    .map((line) => ({ ...line, attended: marks.get(line.studentId)?.mark ?? null }))
+    .map((line) => {
+      const mark = marks.get(line.studentId)
+      return { ...line, attended: mark?.mark ?? null, markedHlc: mark?.hlc ?? '' }
+    })
 }
 
 export type AttendanceMark = {
@@ -90,6 +95,15 @@ export function attendanceBefore(
 /** Who on the list is marked as not there. */
 export function absentFrom(scope: Scope, classId: string): Set<string> {
   return new Set(rosterOf(scope, classId).flatMap((l) => (l.attended === 'absent' ? [l.studentId] : [])))
+}
+
+/** Who joins a class under way: marked as late, or somebody not booked who came after it began. */
+export function joinedLate(scope: Scope, classId: string, startedHlc: string): Set<string> {
+  return new Set(
+    rosterOf(scope, classId).flatMap(({ studentId, attended, dropIn, markedHlc }) =>
+      attended === 'late' || (attended === 'here' && dropIn && markedHlc > startedHlc) ? [studentId] : [],
+    ),
+  )
 }
 
 /** Every mark that stands, oldest class first, with its class's name. */

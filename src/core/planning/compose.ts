@@ -1,6 +1,8 @@
 import type { Model, Piece } from './model'
 
 export type Item = { readonly id: string; readonly seconds: number }
+/** What a warm-up is composed of. */
+export type Preparing = Pick<Model, 'settled' | 'warmups' | 'pieces' | 'minutes' | 'wayOut'>
 export type Composed = { readonly items: readonly Item[]; readonly seconds: number; readonly wantedS: number }
 
 /** Warm-up takes at most about a third of the class (ruling 12). */
@@ -13,7 +15,7 @@ type Need = { readonly n: number; readonly from: readonly string[] }
  * every block it belongs to (drills-and-checks.md D, ruling 12). Drills that are closed to somebody come last.
  * @param mask bits of warm-ups, in the practice's order
  */
-export function composeWarmUp(model: Model, mask: number): Composed {
+export function composeWarmUp(model: Preparing, mask: number): Composed {
   const { settled } = model
   const blocks = model.warmups.filter((_, i) => (mask >> i) & 1 && i !== model.wayOut)
   const taken = new Map<string, number>()
@@ -54,7 +56,7 @@ export function composeWarmUp(model: Model, mask: number): Composed {
 }
 
 /** The rehearsal of the way out with a first small bounce (class-craft.md 3, phase 4). */
-export function composeWayOut(model: Model): Composed {
+export function composeWayOut(model: Preparing): Composed {
   const block = model.warmups[model.wayOut]
   const items = (block?.must ?? []).flatMap(({ from }, i): Item[] => {
     const next = bestOf(model, from, () => 1)
@@ -75,7 +77,11 @@ export function composeClosing(model: Model, mask: number): Composed {
 }
 
 /** The piece worth most a minute; of equal ones the first named. */
-function bestOf(model: Model, ids: readonly string[], worth: (id: string) => number): Piece | null {
+function bestOf(
+  model: Pick<Model, 'pieces'>,
+  ids: readonly string[],
+  worth: (id: string) => number,
+): Piece | null {
   let best: Piece | null = null
   let most = 0
   for (const id of ids) {

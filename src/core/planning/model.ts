@@ -97,6 +97,25 @@ export function buildModel(practice: Library, brief: Brief): Model {
     // A class of strength alone has the minutes for it.
     mostTrained: brief.aim.kind === 'strength' ? 4 : 2,
     settled: usedFor(practice, 'settle'),
+    ...preparationOf(practice, closedTo),
+    counterposes: practice.counterposes.map(({ id, minutes, instead, load, drills }) => ({
+      id,
+      leastS: 30,
+      usualS: minutes * 60,
+      closedTo:
+        closedTo(load) +
+        drills.reduce((n, d) => n + closedTo(practice.drills.find((x) => x.id === d)?.load ?? {}), 0),
+      instead: instead ?? null,
+    })),
+  }
+}
+
+/** The warm-ups of the practice with the drills that make them, and to how many each drill is closed. */
+export function preparationOf(
+  practice: Library,
+  closedTo: (load: Variant['load']) => number,
+): Pick<Model, 'warmups' | 'pieces' | 'wayOut'> {
+  return {
     warmups: practice.warmups.map(({ id, least, minutes, drills, must }) => ({
       ...{ id, drills, must },
       leastS: Math.round((least ?? minutes) * 60),
@@ -107,15 +126,6 @@ export function buildModel(practice: Library, brief: Brief): Model {
         { id, leastS: Math.max(60, minutes * 30), usualS: minutes * 60, closedTo: closedTo(load) },
       ]),
     ),
-    counterposes: practice.counterposes.map(({ id, minutes, instead, load, drills }) => ({
-      id,
-      leastS: 30,
-      usualS: minutes * 60,
-      closedTo:
-        closedTo(load) +
-        drills.reduce((n, d) => n + closedTo(practice.drills.find((x) => x.id === d)?.load ?? {}), 0),
-      instead: instead ?? null,
-    })),
     wayOut: practice.warmups.findIndex((w) => w.id === 'WU-fall'),
   }
 }

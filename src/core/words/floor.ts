@@ -1,4 +1,5 @@
 import { seenOf, type Seen, type stoppedBy, type Tapped } from '../teaching/outcome'
+import { formatClock } from '../units'
 import { count } from './number'
 
 /** A tap in a word. */
@@ -40,6 +41,18 @@ export function describeStopped(by: NonNullable<ReturnType<typeof stoppedBy>>): 
   return by === 'unwell'
     ? 'Sits out with the head level, somebody near; nothing more upside down tonight.'
     : 'No more tries tonight, and nothing on the arms: lie down, breathe, or watch.'
+}
+
+/** What whoever came late does before they join in, and how long that takes. */
+export function describeOwed(
+  who: string,
+  owed: readonly { readonly name: string; readonly seconds: number }[],
+): { head: string; drills: string } {
+  const minutes = Math.ceil(owed.reduce((sum, o) => sum + o.seconds, 0) / 60)
+  return {
+    head: `${who} came late: ${count(minutes, 'minute')} of warming up first, then joins in.`,
+    drills: owed.map((o) => `${o.name} ${formatClock(o.seconds)}`).join(' · '),
+  }
 }
 
 /** A turn that stands free, and who may take it in place of their next one. */

@@ -1,5 +1,6 @@
 import 'server-only'
 import { doingsOf, isWork, WAITING, type Doing } from '@/core/classes/plan'
+import { ownWarmUp } from '@/core/planning/own-warm-up'
 import { placeName } from '@/core/words/turns'
 import { formatDay, type Day } from '@/core/day'
 import { apartIn } from '@/core/classes/apart'
@@ -9,12 +10,12 @@ import type { Attempt } from '@/core/readiness/evidence'
 import { CARD_LINES } from '@/core/words/emergency'
 import { blockTitle, describeApart } from '@/core/words/plan'
 import { listAssistants } from '@/db/assistants'
-import { absentFrom } from '@/db/attendance'
+import { absentFrom, joinedLate } from '@/db/attendance'
 import { classLines, eventsOf, findClass } from '@/db/classes'
 import { decisionsOf } from '@/db/decisions'
 import { lastNotes, type NoteLine } from '@/db/notes'
 import type { Context } from '../context'
-import { classFile, judgeOfClass } from '../desk/class-file'
+import { classFile, judgeOfClass, type ClassFile } from '../desk/class-file'
 import { viewDecision, type DecisionView } from '../desk/decision-view'
 import { closedTonight } from '../desk/limit-words'
 import { peopleOf } from '../desk/people'
@@ -32,7 +33,11 @@ export type TeachPerson = {
   note: string
   /** Whether hands may help tonight. */
   touch: 'no' | 'ask' | 'yes'
+  /** For whoever came late: by block, the drills they owe before they join in; empty for everybody else. */
+  owes: readonly (readonly OwedDrill[])[]
 }
+/** A drill of somebody's own warm-up. */
+export type OwedDrill = { readonly id: string; readonly name: string; readonly seconds: number }
 export type Recorded = Pick<
   Attempt,
   'id' | 'studentId' | 'stageId' | 'outcome' | 'level' | 'faults' | 'exitControlled' | 'endedBy'
@@ -71,6 +76,9 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
   const judge = judgeOfClass(ctx, record)
   const helpers = new Map(listAssistants(scope).map((a) => [a.id, a.name]))
   const absent = absentFrom(scope, classId)
+  const events = eventsOf(scope, classId)
+  const started = events.find((e) => e.event === 'started')
+  const late = started ? joinedLate(scope, classId, started.hlc) : new Set()
   const notes = privacy.hidden ? new Map<string, NoteLine>() : lastNotes(scope, record.roster)
   const together = togetherIn(practice, plan)
   const attempts = triesOf(scope, classId)
@@ -85,7 +93,7 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
       ),
     },
     titles: plan.blocks.map((b) => blockTitle(practice, b.kind, isWork(b) ? b.purpose : '')),
-    events: eventsOf(scope, classId),
+    events,
     people: [...new Set(plan.blocks.flatMap(doingsOf).map((d) => d.studentId))]
       .filter((id) => !absent.has(id))
       .map((id) => ({
@@ -94,6 +102,7 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
         limits: closedTonight(ctx, judge, id),
         note: notes.get(id)?.text ?? '',
         touch: judge.touch(id),
+        owes: late.has(id) ? owedBy(ctx, file, id) : [],
       })),
     work: plan.blocks.map((block) =>
       Object.fromEntries(
@@ -129,6 +138,18 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
       ]),
     ),
   }
+}
+
+/** What somebody who came late warms up with before they join in, block by block. */
+function owedBy({ practice }: Context, { plan, brief }: ClassFile, id: string): OwedDrill[][] {
+  const person = brief?.people.find((p) => p.studentId === id)
+  if (!person) return []
+  return plan.blocks.map((_, at) =>
+    ownWarmUp(practice, plan, person, at).map((item) => ({
+      ...item,
+      name: drillOf(practice, item.id)?.name ?? '',
+    })),
+  )
 }
 
 /** When somebody is up, and nothing of why they do what they do. */

@@ -140,7 +140,8 @@ function DropIn({ classId, others }: { classId: string; others: DoorData['others
         </Button>
       </Group>
       <Text c="dimmed" size="sm" mt={6}>
-        Whoever is not screened gets the gentle version. The plan waits until you make it again.
+        Whoever is not screened gets the gentle version. In the class they have something to do at once; the
+        plan itself waits until you make it again.
       </Text>
     </section>
   )

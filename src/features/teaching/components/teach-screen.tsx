@@ -24,6 +24,7 @@ import { useAwake } from './use-awake'
 import { useBell } from './use-bell'
 import { useClassRun } from './use-class-run'
 import { useNow } from './use-now'
+import { WarmsUpFirst } from './warms-up-first'
 import { cleanMark, stillGoing, turnsAt, upIn } from './whose-turn'
 
 /** The class on the floor: before it, while it runs, and over. */
@@ -101,6 +102,9 @@ function Running({ data, taught }: { data: TeachData; taught: Taught }) {
       {block && isWork(block) && moment.turn ? (
         <FreePlaces {...{ block, people: data.people, going, doing }} index={moment.turn.index} />
       ) : null}
+      {going.map((person) => (
+        <WarmsUpFirst key={person.id} person={person} blockIndex={at} drilling={taught} />
+      ))}
       <Doing {...{ data, taught, block, up }} />
       {failed === '' ? null : (
         <Alert color="clay" role="alert" title={failed} styles={{ title: { color: 'var(--warn-ink)' } }} />

@@ -16,6 +16,9 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
   return (
     <>
       <PageHead title={data.title}>
+        <LinkButton href={`/teach/${id}/door`} variant="default">
+          Who came
+        </LinkButton>
         <LinkButton href={`/teach/${id}/board`} variant="default">
           Room display
         </LinkButton>

@@ -22,6 +22,9 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
         <LinkButton whole href={`/pass/${id}?ask=health`} variant="default">
           Pass the health questions
         </LinkButton>
+        <LinkButton href={`/teach/${id}`} variant="default">
+          The class
+        </LinkButton>
         <LinkButton href={`/plans/${id}`} variant="default">
           Plan
         </LinkButton>
