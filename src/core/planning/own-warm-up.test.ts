@@ -65,6 +65,27 @@ it('owes nothing before the class has warmed up nor in what is done lying down, 
   expect(owed('skill').filter((x) => exits.includes(x.id) && x.id === 'DR-exit-rehearsal')).toEqual([])
 })
 
+it('never warms up with what tonight closes, whatever it is', () => {
+  const strong = { standingId: 'FS-11', targetId: null, outcome: 'held', limits: limited() } as const
+  const b = brief({ people: [1, 2, 3, 4].map((i) => person(i, strong)) })
+  const plan = planOf(b)
+  let closed = 0
+  for (const condition of new Set(practice.cautions.flatMap((c) => c.conditions))) {
+    const late = { ...b.people[0]!, limits: limited(condition).caps }
+    const shut = late.limits.filter((l) => l.action === 'stop' || l.action === 'avoid')
+    closed += shut.length
+    for (const kind of ['skill', 'peak', 'train'])
+      for (const { id } of ownWarmUp(practice, plan, late, at(plan, kind)))
+        for (const { tag, level } of shut)
+          expect([condition, id, (findById(practice.drills, id).load[tag] ?? 0) < level]).toEqual([
+            condition,
+            id,
+            true,
+          ])
+  }
+  expect(closed).toBeGreaterThan(50)
+})
+
 it('is said with its minutes', () => {
   const owed = [
     { name: 'Eagle arms', seconds: 60 },
