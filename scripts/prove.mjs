@@ -1,11 +1,20 @@
-// `-- --server`: kills and fuzz of the built server. Otherwise long validations: the properties over many more cases, simulated students, and the benches. Prints a dated summary for docs/.
+// `-- --server`: kills, fuzz, fault schedules and two studios behind nginx, on the built server. Otherwise long validations: the properties over many more cases, simulated students, and the benches. Prints a dated summary for docs/.
 import { machineDay, run } from './lib.mjs'
 
 if (process.argv.includes('--server')) {
   const killed = await run('node', ['scripts/kill.mjs'])
   const fuzzed = await run('node', ['scripts/fuzz.mjs'])
-  console.log(`${machineDay()}: kills ${killed ? 'hold' : 'FAIL'}, fuzz ${fuzzed ? 'holds' : 'FAILS'}`)
-  process.exit(killed && fuzzed ? 0 : 1)
+  const core = await run('npx', ['jest', 'src/features/facts/floor', '--testTimeout=900000'], {
+    env: { PROPERTY_RUNS: '200' },
+  })
+  const screens = await run('npx', ['playwright', 'test', 'e2e/faults.spec.ts'], {
+    env: { FAULT_SCHEDULES: '10' },
+  })
+  const fronted = await run('node', ['scripts/behind-nginx.mjs'])
+  console.log(
+    `${machineDay()}: kills ${killed ? 'hold' : 'FAIL'}, fuzz ${fuzzed ? 'holds' : 'FAILS'}, 200 fault schedules ${core ? 'hold' : 'FAIL'}, 10 in the browser ${screens ? 'hold' : 'FAIL'}, behind nginx ${fronted ? 'holds' : 'FAILS'}`,
+  )
+  process.exit(killed && fuzzed && core && screens && fronted ? 0 : 1)
 }
 const RUNS = '3000'
 console.log(`Properties with ${RUNS} runs each, ${machineDay()}`)
