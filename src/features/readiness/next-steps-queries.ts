@@ -2,7 +2,6 @@ import 'server-only'
 import type { Body } from '@/core/body/estimate'
 import type { Picture } from '@/core/figure/picture'
 import { pictureFor } from '@/core/figure/picture-of'
-import { keepsProps } from '@/core/approaches/effects'
 import { daysBetween } from '@/core/day'
 import { partsOfDose, type DosePart } from '@/core/practice/dose-run'
 import { findById } from '@/core/practice/find'
@@ -14,7 +13,7 @@ import { groundOf } from '@/core/readiness/ground'
 import { helpWith } from '@/core/readiness/fault-help'
 import { leavesFloor } from '@/core/readiness/gate'
 import { forecastGate } from '@/core/readiness/forecast'
-import { proposeFades, trialsOf } from '@/core/readiness/fade'
+import { trialsOf } from '@/core/readiness/fade'
 import { kickOutlook, kicksAt } from '@/core/readiness/kicks'
 import { ladderOf } from '@/core/readiness/ladder'
 import { jointsLoaded } from '@/core/readiness/recent-load'
@@ -38,6 +37,7 @@ import { faultName } from '@/core/words/reason'
 import type { StudentRecord } from '@/db/students'
 import { anyBody, bodyOfStudent } from '../body'
 import type { Context } from '../context'
+import { fadesFor } from '../desk/fade-lines'
 import type { Judge } from '../desk/judge'
 
 /** A drill on one card. */
@@ -84,11 +84,12 @@ const FAULT_DAYS = 28
 
 /** Everything that follows from a decision, in sentences: how it goes, props, sides, drills, faults. */
 export function nextSteps(
-  { practice, clock, studio: wording, privacy }: Context,
+  ctx: Context,
   judge: Judge,
   decision: Decision,
   { breathS, ...student }: StudentRecord,
 ): NextSteps {
+  const { practice, clock, studio: wording, privacy } = ctx
   const { today } = clock
   const body = bodyOfStudent(student) ?? anyBody()
   const evidence = foldEvidence(judge.evidence(decision.studentId), today)
@@ -108,10 +109,6 @@ export function nextSteps(
   const ladder = ladderOf(practice, decision.family)
   const mine = inFamily(practice, evidence, decision.family)
   const towards = decision.targetId ?? decision.standing?.stageId
-  const held = {
-    keep: keepsProps(practice, judge.approaches(decision.studentId)),
-    backFrom: decision.outcome === 'step-back' ? (decision.standing?.stageId ?? null) : null,
-  }
   const asked = new Set(ladder.stages.flatMap((s) => s.gates.map((g) => g.check)))
   return {
     forecasts: decision.missing.flatMap((m) => {
@@ -121,7 +118,7 @@ export function nextSteps(
     }),
     kicks: kickLines(practice, decision, evidence, today),
     props: [
-      ...proposeFades(practice, mine, today, held).map((f) => describeFade(practice, f)),
+      ...fadesFor(ctx, judge, decision, mine, today).map((f) => describeFade(practice, f)),
       ...trialsOf(practice, mine).map((t) => describeTrial(practice, t)),
     ],
     sides: gaps.filter((g) => g.told).map((g) => describeSideGap(practice, g)),

@@ -17,6 +17,9 @@ const tryField = z.object({
   studentId: idField,
   stageId: z.string().max(60),
   seen: z.enum(SEEN),
+  /** What stood beside it on the paper; null where nothing did. */
+  seconds: z.number().int().min(1, 'Seconds begin at one.').max(600, 'Ten minutes at most.').nullable(),
+  lead: z.enum(['left', 'right']).nullable(),
 })
 /** Nobody tries more often in one class, and no class is larger. */
 const MOST = 600
@@ -46,16 +49,16 @@ export const enterSheet = action(
       const begun = keepFact(ctx, { ...ran.from, ...event, event: 'started' })
       if (!begun.ok) return begun
     }
-    for (const { seen, studentId, stageId, ...stamp } of tries) {
+    for (const { seen, studentId, stageId, seconds, lead, ...stamp } of tries) {
       const stage = ctx.practice.stages.find((s) => s.id === stageId)
       if (!stage || !record.roster.includes(studentId))
         return problem('Somebody or something on the sheet is not in that class any more.')
       const kept = keepFact(ctx, {
         ...{ ...stamp, day, kind: 'attempt', classId, studentId, stageId, ...tapOf(seen, []) },
-        // A sheet tells neither how far a kick went nor whether hands helped: the least is taken of both.
-        ...{ level: leavesFloor(stage) ? 'hop' : 'practised', setupId: null },
+        // A sheet tells neither how far a kick went nor whether hands helped: the least is taken of both. Seconds tell it.
+        ...{ level: !leavesFloor(stage) ? 'practised' : seconds === null ? 'hop' : 'held', setupId: null },
         help: helped.has(`${studentId} ${stageId}`) ? 'touched' : 'alone',
-        ...{ lead: null, seconds: null, replaces: null },
+        ...{ lead, seconds, replaces: null },
       })
       if (!kept.ok) return kept
     }

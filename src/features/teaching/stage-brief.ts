@@ -5,11 +5,15 @@ import { addDays } from '@/core/day'
 import type { Picture } from '@/core/figure/picture'
 import { pictureFor } from '@/core/figure/picture-of'
 import { findById } from '@/core/practice/find'
+import type { Library } from '@/core/practice/library'
+import type { Stage } from '@/core/practice/schema'
 import { foldEvidence, type Evidence } from '@/core/readiness/evidence'
 import { toldOf } from '@/core/readiness/from-tries'
+import { setupsFor } from '@/core/readiness/fade'
 import { leavesFloor } from '@/core/readiness/gate'
 import { likelyFaults } from '@/core/readiness/likely-faults'
 import { describeChange, NOTHING_OPEN } from '@/core/words/plan'
+import { setupName } from '@/core/words/next-steps'
 import { faultName } from '@/core/words/reason'
 import { describeTurns } from '@/core/words/turns'
 import type { StudentRecord } from '@/db/students'
@@ -50,6 +54,8 @@ export type StageBrief = {
   timed: boolean
   /** Where hands and props go on this body; empty where nothing is built. */
   numbers: string
+  /** Ways of building it, the planned one first; empty where there is only one. */
+  setups: { id: string; name: string }[]
   /** With what to say and do when one is seen, for this person. */
   faults: { id: string; name: string; help: string }[]
   /** On their own body. */
@@ -78,6 +84,7 @@ export function stageBrief(
       ...{
         timed: false,
         faults: [],
+        setups: [],
         numbers: '',
         dose: describeTurns(doing, stays ? Infinity : drill?.usualS),
       },
@@ -104,8 +111,15 @@ export function stageBrief(
       .slice(0, CHIPS)
       .map((id) => ({ id, name: faultName(practice, id), help: answer(id) })),
     numbers: ownNumbers(ctx, own, doing.setupId, judge.approaches(doing.studentId)),
+    setups: setupsOf(practice, stage, doing.setupId),
     picture: pictureFor(practice, stage.id, body),
   }
+}
+
+/** What else it may be built with tonight, the planned way first; a choice of one is none. */
+function setupsOf(practice: Library, stage: Stage, planned: string | null): StageBrief['setups'] {
+  const ids = [...new Set([...(planned === null ? [] : [planned]), ...setupsFor(practice, stage)])]
+  return ids.length < 2 ? [] : ids.map((id) => ({ id, name: setupName(practice, id) }))
 }
 
 /** What a day's record may hold at most, in a drill's own unit. */

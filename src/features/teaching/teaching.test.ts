@@ -1,3 +1,4 @@
+import { PLAIN_TRY } from '@/core/readiness/evidence'
 import { demoWorld } from '@/core/simulate/demo'
 import { asked, ownData, ownDevice, refusedAt, screen, seedWorld, value } from '@/testing/actions'
 
@@ -41,12 +42,20 @@ const ran = () => ({ from: stamp(), to: stamp() })
 describe('a class taught from paper', () => {
   it('refuses an empty sheet, a stranger, and a class to come, and stores nothing of them', async () => {
     const [person] = (await toEnter()).people.filter((p) => p.stages.length > 0)
-    const one = { ...stamp(), studentId: person!.id, stageId: person!.stages[0]!.id, seen: 'clean' as const }
+    const one = {
+      ...stamp(),
+      seconds: null,
+      lead: null,
+      studentId: person!.id,
+      stageId: person!.stages[0]!.id,
+      seen: 'clean' as const,
+    }
     const enter = (tries: object[]) =>
       app.sheet.enterSheet({ classId: tonight, ran: ran(), tries: tries as never })
     expect(refusedAt(await enter([]))).toEqual(['tries'])
     expect(refusedAt(await enter([one, { ...one, ...stamp(), studentId: v7() }]))).toEqual([''])
     expect(refusedAt(await enter([one, { ...one, ...stamp(), stageId: 'FS-99' }]))).toEqual([''])
+    expect(refusedAt(await enter([{ ...one, seconds: 0 }]))).not.toEqual([])
     const wrap = app.wrap.wrapUp(await screen(), tonight)
     expect(wrap?.ended).toBe(false)
     expect(wrap?.people.flatMap((p) => p.seen)).toEqual([])
@@ -54,7 +63,8 @@ describe('a class taught from paper', () => {
   it('is stored once under its own day, begun and ended by it, and told person by person', async () => {
     process.env.LEVITAR_NOW = '2026-03-12T07:00:00Z'
     const people = (await toEnter()).people.filter((p) => p.stages.length > 0)
-    const typed = () => ({ ...stamp(), day: '2026-03-12' })
+    const noted = { seconds: 22, lead: 'right' as const }
+    const typed = () => ({ ...stamp(), day: '2026-03-12', seconds: null, lead: null })
     const tries = people.flatMap(({ id, stages }, i) => [
       { ...typed(), studentId: id, stageId: stages[0]!.id, seen: 'clean' as const },
       {
@@ -64,14 +74,21 @@ describe('a class taught from paper', () => {
         seen: (['fell-out', 'arms-spent'] as const)[i] ?? ('not-yet' as const),
       },
     ])
-    const sent = { classId: tonight, ran: ran(), tries }
+    // Beside one of them stood the seconds and the leg.
+    const sent = {
+      classId: tonight,
+      ran: ran(),
+      tries: tries.map((t, i) => (i === 0 ? { ...t, ...noted } : t)),
+    }
     expect(value(await app.sheet.enterSheet(sent))).toEqual({ stored: tries.length })
     expect(value(await app.sheet.enterSheet(sent))).toEqual({ stored: tries.length })
     process.env.LEVITAR_NOW = `${DAY}T17:00:00Z`
     const wrap = app.wrap.wrapUp(await screen(), tonight)
     expect(wrap?.ended).toBe(true)
     const first = wrap?.people.find((p) => p.id === people[0]!.id)
-    expect(first?.seen).toEqual([expect.stringMatching(/: 2 tries, 1 clean, fell out 1 time$/)])
+    expect(first?.seen).toEqual([
+      expect.stringMatching(/: 2 tries, 1 clean, fell out 1 time, best 22 s; left led 0, right 1$/),
+    ])
     // Of the hour on paper nothing was timed, and whoever stopped is called up no more.
     expect(wrap?.blocks).toEqual([])
     const spent = people[1]!.id
@@ -83,13 +100,39 @@ describe('a class taught from paper', () => {
     const { evidenceOf } = await import('@/db/evidence')
     const { scope } = await screen()
     // How far a kick went nobody wrote down: no more is claimed than that it was one.
-    const levels = evidenceOf(scope, people[0]!.id).attempts.filter((a) => a.classId === tonight)
-    expect(levels.every((a) => a.level === 'hop' || a.level === 'practised')).toBe(true)
+    const all = people.flatMap((p) => evidenceOf(scope, p.id).attempts.filter((a) => a.classId === tonight))
+    const bare = all.filter((a) => a.seconds === null)
+    expect([all.length - bare.length, all.find((a) => a.seconds !== null)]).toEqual([
+      1,
+      expect.objectContaining({ ...noted, outcome: 'clean', studentId: people[0]!.id }),
+    ])
+    expect(bare.every((a) => a.lead === null && (a.level === 'hop' || a.level === 'practised'))).toBe(true)
     expect(
       evidenceOf(scope, people[0]!.id)
         .attempts.filter((a) => a.classId === tonight)
         .map((a) => a.day),
     ).toEqual([DAY, DAY])
+  })
+  it('the wrap-up says what may come off next time, of what was tried in this class', async () => {
+    const { scope } = await screen()
+    const { appendAttempt } = await import('@/db/evidence')
+    const { people } = await toEnter()
+    const clean = (day: string, classId: string | null): void => {
+      for (const { id: studentId } of people) {
+        const from = { ...stamp(), day }
+        const fact = { ...PLAIN_TRY, ...from, studentId, stageId: 'FS-02', replaces: null, classId }
+        appendAttempt(scope, { ...fact, setupId: 'SETUP-dolphin-block' }, from)
+      }
+    }
+    const next = async () => app.wrap.wrapUp(await screen(), tonight)?.next ?? []
+    const off = (lines: readonly string[]) =>
+      lines.filter((l) => / clean with .* on .* Next with less: /.test(l)).length
+    clean('2026-03-03', null)
+    expect(off(await next())).toBe(0)
+    clean(DAY, tonight)
+    // Whoever still needs what it guards against keeps it.
+    expect(off(await next())).toBeGreaterThan(0)
+    expect(off(await next())).toBeLessThan(people.length)
   })
   it('gives everybody something to take home that nobody has to watch', async () => {
     const home = app.wrap.recap(await screen(), tonight)

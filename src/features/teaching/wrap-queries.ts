@@ -3,12 +3,15 @@ import { doingsOf, isWork, type Doing, type Plan } from '@/core/classes/plan'
 import { wentWithout } from '@/core/classes/without'
 import { formatDay } from '@/core/day'
 import { foldRun } from '@/core/classes/run'
+import { findById } from '@/core/practice/find'
 import type { Library } from '@/core/practice/library'
-import type { Attempt } from '@/core/readiness/evidence'
+import { foldEvidence, type Attempt } from '@/core/readiness/evidence'
+import { toldOf } from '@/core/readiness/from-tries'
 import { repeatAtHome } from '@/core/teaching/at-home'
 import { stoppedBy } from '@/core/teaching/outcome'
 import { ranAgainst } from '@/core/teaching/ran'
 import { recordedTwice } from '@/core/teaching/twice'
+import { describeFade } from '@/core/words/next-steps'
 import { list } from '@/core/words/number'
 import { blockTitle, variantName } from '@/core/words/plan'
 import { stageName } from '@/core/words/reason'
@@ -19,9 +22,11 @@ import { notesOfClass } from '@/db/notes'
 import { bodyOfStudent } from '../body'
 import type { Context } from '../context'
 import { classFile, judgeOfClass, type ClassFile } from '../desk/class-file'
+import { fadesFor } from '../desk/fade-lines'
 import { ownNumbers } from '../desk/hand-numbers'
 import { judgeOf } from '../desk/judge'
 import { peopleOf } from '../desk/people'
+import { standings } from '../desk/standing'
 import { triesOf } from './tries'
 
 /** Two minutes after a class: what ran against the plan, what was seen of each, and room for a word. */
@@ -36,6 +41,8 @@ export type WrapUp = {
   people: { id: string; name: string; seen: string[]; notes: { id: string; text: string }[] }[]
   /** Who had no turn at the wall, or no helper, though others had. */
   short: string[]
+  /** What may come off, or come back, next time, by what was seen up to this class. */
+  next: string[]
   /** The same try recorded on two screens, which somebody has to settle. */
   twice: { id: string; studentId: string; line: string }[]
 }
@@ -67,6 +74,7 @@ export function wrapUp(ctx: Context, classId: string): WrapUp | null {
       notes: notes.filter((n) => n.studentId === id).map(({ id: noteId, text }) => ({ id: noteId, text })),
     })),
     short: file ? shortOf(file, nameOf) : [],
+    next: nextTime(ctx, record, attempts, nameOf),
     twice: recordedTwice(attempts).map(({ id, studentId, stageId }) => ({
       ...{ id, studentId },
       line: `${nameOf(studentId)}: ${stageName(practice, stageId)}`,
@@ -85,6 +93,33 @@ function seenOfPerson(practice: Library, attempts: readonly Attempt[], studentId
     (stageId) =>
       `${stageName(practice, stageId)}: ${describeTries(mine.filter((a) => a.stageId === stageId))}`,
   )
+}
+
+/** Props that may come off or should come back, of the steps that were tried in this class. */
+function nextTime(
+  ctx: Context,
+  record: ClassRecord,
+  attempts: readonly Attempt[],
+  nameOf: (id: string) => string,
+): string[] {
+  const { practice } = ctx
+  const judge = judgeOfClass(ctx, record)
+  const kept = standings(ctx, record.roster)
+  return present(ctx, record).flatMap((id) => {
+    const tried = new Set(attempts.filter((a) => a.studentId === id).map((a) => a.stageId))
+    const now = kept.get(id)
+    if (tried.size === 0 || !now) return []
+    const evidence = foldEvidence(judge.evidence(id), record.day)
+    const mine = { ...evidence, attempts: evidence.attempts.filter((a) => tried.has(a.stageId)) }
+    // A step belongs to one family; who steps back there keeps what is under them.
+    return now.decisions
+      .filter((d) => [...tried].some((s) => findById(practice.stages, s).family === d.family))
+      .flatMap((d) => {
+        const own = mine.attempts.filter((a) => findById(practice.stages, a.stageId).family === d.family)
+        return fadesFor(ctx, judge, d, { ...mine, attempts: own }, record.day)
+      })
+      .map((fade) => `${nameOf(id)}. ${describeFade(practice, fade)}`)
+  })
 }
 
 /** Who went without what others had. */
@@ -180,8 +215,10 @@ export type SheetToEnter = {
   classId: string
   title: string
   dayLabel: string
-  people: { id: string; name: string; stages: { id: string; name: string }[] }[]
+  people: { id: string; name: string; stages: SheetStage[] }[]
 }
+/** A step on the sheet; whether a leg leads it, and whether held seconds say something. */
+type SheetStage = { id: string; name: string; leads: boolean; timed: boolean }
 
 export function sheetToEnter(ctx: Context, classId: string): SheetToEnter | null {
   const { scope, practice } = ctx
@@ -196,7 +233,7 @@ export function sheetToEnter(ctx: Context, classId: string): SheetToEnter | null
       name: nameOf(id),
       stages: doingsOfPerson(file.plan, id).flatMap(({ variantId }) => {
         const stage = practice.stages.find((s) => s.id === variantId)
-        return stage ? [{ id: stage.id, name: stage.name }] : []
+        return stage ? [{ id: stage.id, name: stage.name, ...toldOf(practice, stage.id) }] : []
       }),
     })),
   }

@@ -72,7 +72,7 @@ export function PersonStrip({ person, stage, recorded, onMark, onUndo, drilling 
         {!stage.taps ? null : stopped !== null ? (
           <Group>{undo}</Group>
         ) : (
-          <Taps {...{ person, stage, undo, onMark }} />
+          <Taps key={stage.id} {...{ person, stage, undo, onMark }} />
         )}
       </Stack>
     </section>

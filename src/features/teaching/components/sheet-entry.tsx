@@ -1,6 +1,6 @@
 'use client'
 
-import { Button, Group, Text, Title } from '@mantine/core'
+import { Button, Group, NumberInput, SegmentedControl, Text, Title } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import type { Stamp } from '@/core/facts/stamp'
@@ -14,7 +14,13 @@ import { useSubmit } from '../../use-submit'
 import { enterSheet } from '../sheet-actions'
 import type { SheetToEnter } from '../wrap-queries'
 
-type Entered = { studentId: string; stageId: string; seen: Seen }
+type Entered = {
+  studentId: string
+  stageId: string
+  seen: Seen
+  seconds?: number | null
+  lead?: 'left' | 'right' | null
+}
 
 /** A class taught from paper: in the order of the sheet, one tap a try; nothing is lost before it is stored. */
 export function SheetEntry({ sheet }: { sheet: SheetToEnter }) {
@@ -31,7 +37,7 @@ export function SheetEntry({ sheet }: { sheet: SheetToEnter }) {
     const answer = await send({
       classId: sheet.classId,
       ran: { from, to },
-      tries: tries.flatMap((t, i) => (each[i] ? [{ ...each[i], ...t }] : [])),
+      tries: tries.flatMap((t, i) => (each[i] ? [{ ...each[i], seconds: null, lead: null, ...t }] : [])),
     })
     if (!answer) return
     stamps.current = []
@@ -47,46 +53,15 @@ export function SheetEntry({ sheet }: { sheet: SheetToEnter }) {
             {person.name}
           </Title>
           {person.stages.length === 0 ? <Text c="dimmed">Drills only: nothing to enter.</Text> : null}
-          {person.stages.map((stage) => {
-            const mine = tries.filter((t) => t.studentId === person.id && t.stageId === stage.id)
-            return (
-              <Group key={stage.id} gap="xs" mt="xs">
-                <Text w={230}>{stage.name}</Text>
-                {SEEN.map((seen) => (
-                  <Button
-                    key={seen}
-                    size="md"
-                    mih={44}
-                    variant="default"
-                    aria-label={`${person.name}, ${stage.name}: ${SEEN_WORD[seen]}`}
-                    onClick={() =>
-                      keep({ tries: [...tries, { studentId: person.id, stageId: stage.id, seen }] })
-                    }
-                  >
-                    {SHORT[seen]}
-                  </Button>
-                ))}
-                <Text role="status">
-                  {mine.length === 0 ? '' : mine.map((t) => SEEN_WORD[t.seen]).join(', ')}
-                </Text>
-                {mine.length > 0 ? (
-                  <Button
-                    size="md"
-                    mih={44}
-                    variant="subtle"
-                    c="var(--ink)"
-                    aria-label={`${person.name}, ${stage.name}: take the last one back`}
-                    onClick={() => {
-                      const last = tries.lastIndexOf(mine.at(-1) as Entered)
-                      keep({ tries: tries.filter((_, i) => i !== last) })
-                    }}
-                  >
-                    Undo
-                  </Button>
-                ) : null}
-              </Group>
-            )
-          })}
+          {person.stages.map((stage) => (
+            <Row
+              key={stage.id}
+              {...{ person, stage }}
+              mine={tries.filter((t) => t.studentId === person.id && t.stageId === stage.id)}
+              onSeen={(entered) => keep({ tries: [...tries, entered] })}
+              onBack={(last) => keep({ tries: tries.filter((_, i) => i !== tries.lastIndexOf(last)) })}
+            />
+          ))}
         </section>
       ))}
       <FormProblem message={problemOf('') ?? problemOf('tries')} />
@@ -98,6 +73,91 @@ export function SheetEntry({ sheet }: { sheet: SheetToEnter }) {
       </Group>
     </>
   )
+}
+
+type RowProps = {
+  person: SheetToEnter['people'][number]
+  stage: SheetToEnter['people'][number]['stages'][number]
+  mine: readonly Entered[]
+  onSeen: (entered: Entered) => void
+  onBack: (last: Entered) => void
+}
+
+/** One step of somebody's: a tap a try, with the seconds and the leg that stand beside it on the paper. */
+function Row({ person, stage, mine, onSeen, onBack }: RowProps) {
+  const [seconds, setSeconds] = useState<number | string>('')
+  const [lead, setLead] = useState<'left' | 'right'>('left')
+  const of = `${person.name}, ${stage.name}`
+  const last = mine.at(-1)
+  const see = (seen: Seen): void => {
+    onSeen({
+      ...{ studentId: person.id, stageId: stage.id, seen, lead: stage.leads ? lead : null },
+      seconds: stage.timed && typeof seconds === 'number' ? seconds : null,
+    })
+    setSeconds('')
+    // The other leg leads next; a tap corrects it.
+    setLead(lead === 'left' ? 'right' : 'left')
+  }
+  return (
+    <Group gap="xs" mt="xs">
+      <Text w={230}>{stage.name}</Text>
+      {stage.leads ? (
+        <SegmentedControl
+          aria-label={`${of}: which leg led`}
+          data={[
+            { value: 'left', label: 'Left' },
+            { value: 'right', label: 'Right' },
+          ]}
+          value={lead}
+          onChange={(v) => setLead(v === 'right' ? 'right' : 'left')}
+          size="sm"
+        />
+      ) : null}
+      {stage.timed ? (
+        <NumberInput
+          aria-label={`${of}: seconds held`}
+          placeholder="s"
+          w={72}
+          min={1}
+          max={600}
+          hideControls
+          value={seconds}
+          onChange={setSeconds}
+        />
+      ) : null}
+      {SEEN.map((seen) => (
+        <Button
+          key={seen}
+          size="md"
+          mih={44}
+          variant="default"
+          aria-label={`${of}: ${SEEN_WORD[seen]}`}
+          onClick={() => see(seen)}
+        >
+          {SHORT[seen]}
+        </Button>
+      ))}
+      <Text role="status">{mine.map(entered).join(', ')}</Text>
+      {last ? (
+        <Button
+          size="md"
+          mih={44}
+          variant="subtle"
+          c="var(--ink)"
+          aria-label={`${of}: take the last one back`}
+          onClick={() => onBack(last)}
+        >
+          Undo
+        </Button>
+      ) : null}
+    </Group>
+  )
+}
+
+/** `clean 20 s, left`. */
+function entered({ seen, seconds, lead }: Entered): string {
+  const held = typeof seconds === 'number' ? ` ${seconds} s` : ''
+  return `${SEEN_WORD[seen]}${held}${lead ? ` ${lead}` : ''}`
 }
 
 const SHORT: Readonly<Record<Seen, string>> = {

@@ -1,6 +1,6 @@
 'use client'
 
-import { Button, Chip, Group, SegmentedControl, Text } from '@mantine/core'
+import { Button, Chip, Group, NativeSelect, SegmentedControl, Text } from '@mantine/core'
 import { useState } from 'react'
 import { tapOf, type Seen } from '@/core/teaching/outcome'
 import type { TeachPerson } from '../queries'
@@ -54,6 +54,7 @@ export function Taps({ person, stage, undo, onMark }: Props) {
   const [lead, setLead] = useState<'left' | 'right'>('left')
   const [help, setHelp] = useState<Mark['help']>('alone')
   const [held, setHeld] = useState('')
+  const [setup, setSetup] = useState(stage.setups[0]?.id ?? '')
   const [stopping, setStopping] = useState(false)
   const mark = (seen: Seen): void => {
     onMark({
@@ -63,6 +64,7 @@ export function Taps({ person, stage, undo, onMark }: Props) {
       help,
       ...(stage.leads ? { lead } : {}),
       ...(stage.timed && held !== '' ? { seconds: Number(held) } : {}),
+      ...(setup === '' ? {} : { setupId: setup }),
       ...tapOf(seen, faults),
     })
     setFaults([])
@@ -114,6 +116,16 @@ export function Taps({ person, stage, undo, onMark }: Props) {
             size="md"
           />
         ) : null}
+        {stage.setups.length === 0 ? null : (
+          <NativeSelect
+            aria-label={`What ${person.name} uses`}
+            data={stage.setups.map(({ id, name }) => ({ value: id, label: name }))}
+            value={setup}
+            // It stays so for the turns that follow: props do not change between two tries.
+            onChange={(e) => setSetup(e.currentTarget.value)}
+            size="md"
+          />
+        )}
       </Group>
       <Chip.Group multiple value={faults} onChange={setFaults}>
         <Group gap="xs" role="group" aria-label={`Faults of ${person.name}`}>

@@ -11,7 +11,7 @@ import type { DrillMark } from '../drill-mark'
 import type { Recorded, TeachData } from '../queries'
 
 export type Mark = Pick<
-  FactOf<'attempt'> & Partial<Pick<FactOf<'attempt'>, 'lead' | 'seconds'>>,
+  FactOf<'attempt'> & Partial<Pick<FactOf<'attempt'>, 'lead' | 'seconds' | 'setupId'>>,
   'studentId' | 'stageId' | 'level' | 'outcome' | 'exitControlled' | 'help' | 'faults' | 'endedBy'
 >
 
@@ -59,7 +59,7 @@ export function useClassRun(data: TeachData) {
       ),
     mark: (entry: Mark): void =>
       void tell(
-        { kind: 'attempt', lead: null, seconds: null, ...entry, classId, setupId: null, replaces: null },
+        { kind: 'attempt', lead: null, seconds: null, setupId: null, ...entry, classId, replaces: null },
         `${nameOf(entry.studentId)}: ${entry.outcome.replace('-', ' ')}`,
       ),
     drill: (studentId: string, drillId: string, amount: number | null): void =>

@@ -39,6 +39,18 @@ export function WrapUp({ data }: { data: Data }) {
           </Text>
         ))}
       </section>
+      {data.next.length === 0 ? null : (
+        <section className="card" aria-label="Next time">
+          <Title order={2} fz="lg">
+            Props next time
+          </Title>
+          <List>
+            {data.next.map((line) => (
+              <ListItem key={line}>{line}</ListItem>
+            ))}
+          </List>
+        </section>
+      )}
       <section className="card" aria-label="A word about each">
         <Title order={2} fz="lg">
           A word about each
