@@ -3,7 +3,7 @@ import { USUAL_STOCK } from '@/core/props/stock'
 import { SETUPS } from '@/core/setups/catalogue'
 import { bodyOf } from '@/testing/bodies'
 import type { Context } from '../context'
-import { handNumbers, ownNumbers } from './hand-numbers'
+import { handNumbers, ownNumbers, rigSteps } from './hand-numbers'
 
 const ctx = { practice: shippedPractice(), studio: { units: 'cm', stock: USUAL_STOCK } } as unknown as Pick<
   Context,
@@ -25,4 +25,17 @@ it('no sheet tells anybody to lay nothing: a support of no height is not a numbe
 it('what is lain on the floor for has no number, a hand base has its widths', () => {
   expect(ownNumbers(ctx, bodyOf(168), 'SETUP-supine-floor', usual)).toBe('')
   expect(ownNumbers(ctx, bodyOf(168), 'SETUP-wall-touch-forearm', usual)).toMatch(/Elbow to wall \d/)
+})
+
+it('every rig is tested before anybody goes in, with own numbers or with none', () => {
+  const rigs = ctx.practice.setups.filter((s) => s.rig)
+  expect(rigs.length).toBeGreaterThan(10)
+  for (const { id } of rigs) {
+    const steps = rigSteps(ctx, bodyOf(168), id, usual)
+    expect([id, steps.some((s) => /must not|nothing slides/i.test(s))]).toEqual([id, true])
+    expect(new Set(steps).size).toBe(steps.length)
+    expect(rigSteps(ctx, null, id, usual)).toEqual([expect.stringMatching(/full weight/)])
+  }
+  expect(rigSteps(ctx, bodyOf(168), 'SETUP-dolphin-plain', usual)).toEqual([])
+  expect(rigSteps(ctx, bodyOf(168), null, usual)).toEqual([])
 })

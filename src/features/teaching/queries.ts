@@ -4,6 +4,7 @@ import { ownWarmUp } from '@/core/planning/own-warm-up'
 import { placeName } from '@/core/words/turns'
 import { formatDay, type Day } from '@/core/day'
 import { apartIn } from '@/core/classes/apart'
+import { groupBreath } from '@/core/teaching/breath'
 import type { TimedPlan } from '@/core/teaching/class-run'
 import { foldRun, type ClassEvent, type Run } from '@/core/classes/run'
 import type { Attempt } from '@/core/readiness/evidence'
@@ -49,6 +50,8 @@ export type TeachData = {
   /** What is timed: blocks and turns. What people do stands with the people, in words. */
   plan: TimedPlan
   titles: string[]
+  /** The group's own breath, s. */
+  breathS: number | null
   /** What happened so far, as the server has it. */
   events: ClassEvent[]
   people: TeachPerson[]
@@ -92,6 +95,7 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
         isWork(block) ? { ...block, people: block.people.map(whenUp) } : block,
       ),
     },
+    breathS: groupBreath([...students.values()].map((s) => s.breathS)),
     titles: plan.blocks.map((b) => blockTitle(practice, b.kind, isWork(b) ? b.purpose : '')),
     events,
     people: [...new Set(plan.blocks.flatMap(doingsOf).map((d) => d.studentId))]

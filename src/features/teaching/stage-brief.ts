@@ -20,7 +20,7 @@ import type { StudentRecord } from '@/db/students'
 import { anyBody, bodyOfStudent } from '../body'
 import type { Context } from '../context'
 import { faultAnswers } from '../desk/fault-answers'
-import { ownNumbers } from '../desk/hand-numbers'
+import { ownNumbers, rigSteps } from '../desk/hand-numbers'
 import type { Judge } from '../desk/judge'
 import { drillOf } from './together'
 
@@ -54,6 +54,8 @@ export type StageBrief = {
   timed: boolean
   /** Where hands and props go on this body; empty where nothing is built. */
   numbers: string
+  /** How its rig is built, a step a line; empty where nothing stands all block long. */
+  rig: string[]
   /** Ways of building it, the planned one first; empty where there is only one. */
   setups: { id: string; name: string }[]
   /** With what to say and do when one is seen, for this person. */
@@ -84,6 +86,7 @@ export function stageBrief(
       ...{
         timed: false,
         faults: [],
+        rig: [],
         setups: [],
         numbers: '',
         dose: describeTurns(doing, stays ? Infinity : drill?.usualS),
@@ -111,6 +114,7 @@ export function stageBrief(
       .slice(0, CHIPS)
       .map((id) => ({ id, name: faultName(practice, id), help: answer(id) })),
     numbers: ownNumbers(ctx, own, doing.setupId, judge.approaches(doing.studentId)),
+    rig: rigSteps(ctx, own, doing.setupId, judge.approaches(doing.studentId)),
     setups: setupsOf(practice, stage, doing.setupId),
     picture: pictureFor(practice, stage.id, body),
   }

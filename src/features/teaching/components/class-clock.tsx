@@ -1,6 +1,7 @@
 'use client'
 
-import { Button, Group, Progress, SegmentedControl, Text, Title } from '@mantine/core'
+import { Button, Group, Progress, SegmentedControl, Switch, Text, Title } from '@mantine/core'
+import type { Breathing } from '@/core/teaching/breath'
 import { formatClock } from '@/core/units'
 import classes from './teach-screen.module.css'
 import { LOUDNESS } from './use-bell'
@@ -34,7 +35,26 @@ export function ClassClock({ title, part, leftS, through, paused }: ClockProps) 
   )
 }
 
+/** The group's breath while people are up, to be followed out of the corner of an eye. */
+export function Breath({ breath, of, half, halfS }: Breathing) {
+  return (
+    <Group gap="sm" wrap="nowrap">
+      <div
+        className={classes.breath}
+        data-half={half}
+        style={{ transitionDuration: `${halfS}s` }}
+        aria-hidden
+      />
+      <Text fz={{ base: 20, sm: 26 }} fw={600}>
+        Breath {breath} of {of}, {half}
+      </Text>
+    </Group>
+  )
+}
+
 type HandsProps = {
+  counted: boolean
+  onCounted: (on: boolean) => void
   paused: boolean
   loudness: string
   setLoudness: (value: string) => void
@@ -54,6 +74,8 @@ export function ClockHands({
   setLoudness,
   late,
   gives,
+  counted,
+  onCounted,
   onPause,
   onMore,
   onLate,
@@ -73,6 +95,12 @@ export function ClockHands({
           value={loudness}
           onChange={setLoudness}
           size="md"
+        />
+        <Switch
+          label="Count breaths"
+          size="md"
+          checked={counted}
+          onChange={(e) => onCounted(e.currentTarget.checked)}
         />
       </Group>
       {late === '' ? null : (

@@ -8,10 +8,12 @@ import { TextLink } from '@/ui/text-link'
 import type { Recorded, TeachPerson } from '../queries'
 import type { StageBrief } from '../stage-brief'
 import { DrillTap } from './drill-tap'
+import { Rig } from './rig'
 import { BIG, Taps } from './taps'
 import type { Drilling, Mark } from './use-class-run'
 
 type Props = {
+  classId: string
   person: TeachPerson
   stage: StageBrief
   recorded: readonly Recorded[]
@@ -21,7 +23,7 @@ type Props = {
 }
 
 /** One person: what they do, and large taps for what came of it. */
-export function PersonStrip({ person, stage, recorded, onMark, onUndo, drilling }: Props) {
+export function PersonStrip({ classId, person, stage, recorded, onMark, onUndo, drilling }: Props) {
   const mine = recorded.filter((r) => r.studentId === person.id && r.stageId === stage.id)
   const last = mine.at(-1)
   const stopped = stoppedBy(recorded.filter((r) => r.studentId === person.id))
@@ -72,7 +74,9 @@ export function PersonStrip({ person, stage, recorded, onMark, onUndo, drilling 
         {!stage.taps ? null : stopped !== null ? (
           <Group>{undo}</Group>
         ) : (
-          <Taps key={stage.id} {...{ person, stage, undo, onMark }} />
+          <Rig {...{ classId, person, stage }}>
+            <Taps key={stage.id} {...{ person, stage, undo, onMark }} />
+          </Rig>
         )}
       </Stack>
     </section>

@@ -5,17 +5,19 @@ import { useHotkeys } from '@mantine/hooks'
 import Link from 'next/link'
 import { isWork, type PlanBlock } from '@/core/classes/plan'
 import { blockClock, isPaused } from '@/core/classes/run'
+import { breathingAt } from '@/core/teaching/breath'
 import { catchUp, lateBy } from '@/core/teaching/catch-up'
 import { momentOf, type Moment } from '@/core/teaching/class-run'
 import { firstNames } from '@/core/words/first-names'
 import { giveWords, lateWords } from '@/core/words/late'
 import { count, list } from '@/core/words/number'
 import { useLive } from '@/device/use-live'
+import { useKept } from '@/device/use-log'
 import { PART_DO } from '@/core/words/plan'
 import { teachAgain } from '../live-actions'
 import type { TeachData, TeachPerson } from '../queries'
 import { BeforeClass } from './before-class'
-import { ClassClock, ClockHands } from './class-clock'
+import { Breath, ClassClock, ClockHands } from './class-clock'
 import { EverybodyDid } from './drill-tap'
 import { Emergency } from './emergency'
 import { FreePlaces, Together, Waiting } from './meanwhile'
@@ -75,6 +77,8 @@ function Running({ data, taught }: { data: TeachData; taught: Taught }) {
   const [turn] = turnsAt(block, moment.turn?.index)
   const up = turn ? upIn(turn, going) : []
   const paused = isPaused(run)
+  const [{ counted }, keepCounted] = useKept('breath', { counted: false })
+  const breathing = counted && block && isWork(block) ? breathingAt(block, moment, data.breathS) : null
   const advance = (): void => (next < 0 ? happen('ended', at) : happen('block', next))
   const pause = (): void => happen(paused ? 'resumed' : 'paused', at)
   useHotkeys([
@@ -102,6 +106,7 @@ function Running({ data, taught }: { data: TeachData; taught: Taught }) {
       {block && isWork(block) && moment.turn ? (
         <FreePlaces {...{ block, people: data.people, going, doing }} index={moment.turn.index} />
       ) : null}
+      {breathing ? <Breath {...breathing} /> : null}
       {going.map((person) => (
         <WarmsUpFirst key={person.id} person={person} blockIndex={at} drilling={taught} />
       ))}
@@ -119,7 +124,12 @@ function Running({ data, taught }: { data: TeachData; taught: Taught }) {
           </Button>
         ) : null}
       </Group>
-      <Hands {...{ data, taught, now, moment }} onPause={pause} />
+      <Hands
+        {...{ data, taught, now, moment, counted }}
+        breath={breathing?.breath ?? null}
+        onCounted={(on) => keepCounted({ counted: on })}
+        onPause={pause}
+      />
       <Emergency lines={data.emergency} />
     </Stack>
   )
@@ -190,6 +200,7 @@ function Doing({ data, taught, block, up }: DoingProps) {
         return stage ? (
           <PersonStrip
             key={person.id}
+            classId={data.classId}
             {...{ person, stage, recorded }}
             onMark={mark}
             onUndo={undo}
@@ -210,18 +221,25 @@ function Hands({
   taught: { run, plan, gives, happen },
   now,
   moment,
+  counted,
+  breath,
+  onCounted,
   onPause,
 }: {
   data: TeachData
   taught: Taught
   now: number
   moment: Moment
+  counted: boolean
+  breath: number | null
+  onCounted: (on: boolean) => void
   onPause: () => void
 }) {
   const at = run.blockIndex
   const awake = useAwake(true)
   const { loudness, setLoudness } = useBell(
     moment.turn ? `${at} ${moment.turn.index} ${moment.turn.phase}` : '',
+    breath,
   )
   const lateS = now === 0 ? 0 : lateBy(plan, run, now)
   const late = lateWords(lateS)
@@ -229,7 +247,7 @@ function Hands({
   return (
     <>
       <ClockHands
-        {...{ loudness, setLoudness, late, onPause }}
+        {...{ loudness, setLoudness, late, counted, onCounted, onPause }}
         paused={isPaused(run)}
         gives={late === '' ? [] : said(catchUp(plan, at, lateS).gives)}
         onMore={() => happen('more', at)}

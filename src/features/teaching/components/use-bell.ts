@@ -14,8 +14,18 @@ const HIGH_HZ = 880
 const LOW_HZ = 587
 const RING_S = 0.7
 
-/** Rings when the phase of a turn changes: high for up, low for down. Sound begins with a tap, as browsers ask. */
-export function useBell(phase: string): { loudness: string; setLoudness: (value: string) => void } {
+/** A breath is told far softer than a change of turns. */
+const BREATH_HZ = 294
+const BREATH_SHARE = 0.3
+
+/**
+ * Rings when the phase of a turn changes: high for up, low for down; softly at each breath where breaths are counted. Sound
+ * begins with a tap, as browsers ask.
+ */
+export function useBell(
+  phase: string,
+  breath: number | null,
+): { loudness: string; setLoudness: (value: string) => void } {
   const [{ loudness }, keep] = useKept('bell', { loudness: '0' })
   const audio = useRef<AudioContext | null>(null)
   const before = useRef(phase)
@@ -36,6 +46,14 @@ export function useBell(phase: string): { loudness: string; setLoudness: (value:
     before.current = phase
     if (phase !== '' && Number(loudness) > 0) ring(phase.endsWith('up') ? HIGH_HZ : LOW_HZ, Number(loudness))
   }, [phase, loudness])
+  const breathBefore = useRef(breath)
+  useEffect(() => {
+    if (breathBefore.current === breath) return
+    breathBefore.current = breath
+    // The first breath of a turn begins with its bell.
+    if (breath !== null && breath > 1 && Number(loudness) > 0)
+      ring(BREATH_HZ, BREATH_SHARE * Number(loudness))
+  }, [breath, loudness])
   return {
     loudness,
     setLoudness: (value) => {
