@@ -1,5 +1,5 @@
 // `npm run bench`: medians of the core; `-- --planner`: plans beside their bound, in Node and in Chromium; `-- --studio`: pages
-// on a studio of ten years.
+// on a studio of ten years; `-- --floor`: from a tap to kept, four times slower.
 import { run } from './lib.mjs'
 
 const asked = (what) => process.argv.includes(`--${what}`)
@@ -10,5 +10,7 @@ const steps = asked('studio')
         ['npx', ['tsx', 'scripts/planner-bench.ts']],
         ['node', ['scripts/planner-chromium.mjs']],
       ]
-    : [['npx', ['tsx', 'scripts/bench.ts']]]
+    : asked('floor')
+      ? [['node', ['scripts/floor-bench.mjs']]]
+      : [['npx', ['tsx', 'scripts/bench.ts']]]
 for (const [command, args] of steps) if (!(await run(command, args))) process.exit(1)

@@ -1,6 +1,7 @@
 'use client'
 
 import { Button, Group, Stack, Text } from '@mantine/core'
+import { memo } from 'react'
 import { stoppedBy } from '@/core/teaching/outcome'
 import { describeAfter, describeStopped, describeTaps, describeTouch } from '@/core/words/floor'
 import { Figure } from '@/ui/figure/figure'
@@ -16,14 +17,31 @@ type Props = {
   classId: string
   person: TeachPerson
   stage: StageBrief
+  /** Their own only. */
   recorded: readonly Recorded[]
   onMark: (mark: Mark) => void
   onUndo: (last: Recorded) => void
   drilling: Drilling
 }
 
+/** Drawn again only when something of theirs changed: a tap for one of twelve must not draw the others. */
+export const PersonStrip = memo(Strip, isSame)
+
+function isSame(a: Props, b: Props): boolean {
+  const ids = (list: readonly { readonly id: string }[]): string => list.map((one) => one.id).join()
+  return (
+    a.person === b.person &&
+    a.stage === b.stage &&
+    a.onMark === b.onMark &&
+    a.onUndo === b.onUndo &&
+    a.drilling.drill === b.drilling.drill &&
+    ids(a.recorded) === ids(b.recorded) &&
+    ids(a.drilling.drilled) === ids(b.drilling.drilled)
+  )
+}
+
 /** One person: what they do, and large taps for what came of it. */
-export function PersonStrip({ classId, person, stage, recorded, onMark, onUndo, drilling }: Props) {
+function Strip({ classId, person, stage, recorded, onMark, onUndo, drilling }: Props) {
   const mine = recorded.filter((r) => r.studentId === person.id && r.stageId === stage.id)
   const last = mine.at(-1)
   const stopped = stoppedBy(recorded.filter((r) => r.studentId === person.id))

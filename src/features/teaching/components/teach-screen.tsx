@@ -3,6 +3,7 @@
 import { Alert, Button, Group, Stack, Text } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import Link from 'next/link'
+import { memo, useMemo } from 'react'
 import { isWork, type PlanBlock } from '@/core/classes/plan'
 import { blockClock, isPaused } from '@/core/classes/run'
 import { breathingAt } from '@/core/teaching/breath'
@@ -61,6 +62,18 @@ export function TeachScreen({ data: given }: { data: TeachData }) {
 
 type Taught = ReturnType<typeof useClassRun>
 
+/** Who is up, the same list from tick to tick while nothing changes. */
+function useUp(
+  block: PlanBlock | undefined,
+  index: number | undefined,
+  going: readonly TeachPerson[],
+): readonly TeachPerson[] {
+  return useMemo(() => {
+    const [turn] = turnsAt(block, index)
+    return turn ? upIn(turn, going) : []
+  }, [block, index, going])
+}
+
 /** One timer, whose turn it is, and a tap for what came of it. */
 function Running({ data, taught }: { data: TeachData; taught: Taught }) {
   const { titles } = data
@@ -72,10 +85,9 @@ function Running({ data, taught }: { data: TeachData; taught: Taught }) {
   const moment = momentOf(plan, at, clock.elapsedS)
   // What gave everything so that the class ends in time is passed over.
   const next = plan.blocks.findIndex((b, i) => i > at && b.seconds > 0)
-  const going = stillGoing(data.people, recorded)
+  const going = useMemo(() => stillGoing(data.people, recorded), [data.people, recorded])
   const doing = data.work[at] ?? {}
-  const [turn] = turnsAt(block, moment.turn?.index)
-  const up = turn ? upIn(turn, going) : []
+  const up = useUp(block, moment.turn?.index, going)
   const paused = isPaused(run)
   const [{ counted }, keepCounted] = useKept('breath', { counted: false })
   const breathing = counted && block && isWork(block) ? breathingAt(block, moment, data.breathS) : null
@@ -179,8 +191,8 @@ type DoingProps = {
   up: readonly TeachPerson[]
 }
 
-/** What people do: together, or each their own with a tap for what came of it. */
-function Doing({ data, taught, block, up }: DoingProps) {
+/** What people do: together, or each their own with a tap for what came of it. Not drawn again by the ticking clock. */
+const Doing = memo(function Doing({ data, taught, block, up }: DoingProps) {
   const { run, recorded, mark, undo } = taught
   if (!block) return null
   if (!isWork(block))
@@ -201,10 +213,11 @@ function Doing({ data, taught, block, up }: DoingProps) {
           <PersonStrip
             key={person.id}
             classId={data.classId}
-            {...{ person, stage, recorded }}
+            {...{ person, stage }}
+            recorded={recorded.filter((r) => r.studentId === person.id)}
             onMark={mark}
             onUndo={undo}
-            drilling={taught}
+            drilling={{ ...taught, drilled: taught.drilled.filter((d) => d.studentId === person.id) }}
           />
         ) : null
       })}
@@ -213,7 +226,7 @@ function Doing({ data, taught, block, up }: DoingProps) {
       ) : null}
     </>
   )
-}
+})
 
 /** Hands on the clock, the bell, and what gives when the class runs late. */
 function Hands({

@@ -1,6 +1,6 @@
 'use client'
 
-import { useEffect } from 'react'
+import { useEffect, useMemo } from 'react'
 import type { ClassEvent } from '@/core/classes/run'
 import { standingFacts } from '@/core/facts/round'
 import type { FactOf } from '@/core/facts/fact'
@@ -19,7 +19,7 @@ export type Drilling = Pick<ReturnType<typeof useClassRun>, 'drilled' | 'drill' 
 
 /** The class as it stands: what the server has of it and what lies on this device, folded into one. */
 export function useClassRun(data: TeachData) {
-  const { classId, events, recorded: known, people, titles, plan: made } = data
+  const { events } = data
   // What is tapped here comes after everything that stands on this screen.
   const newest = events.reduce((last, { hlc }) => (hlc > last ? hlc : last), '')
   useEffect(() => {
@@ -27,31 +27,42 @@ export function useClassRun(data: TeachData) {
   }, [newest])
   const log = useLog()
   const { tell, failed } = useRecord()
+  // The clock draws this screen four times a second: what it folds changes only with a tap or with news.
+  const folded = useMemo(() => fold(data, log), [data, log])
+  const hands = useMemo(() => handsOf(data, tell), [data, tell])
+  return useMemo(() => ({ ...folded, ...hands, failed }), [folded, hands, failed])
+}
+
+/** What the server has of a class and what was tapped on this device, in one. */
+function fold(
+  { classId, events, recorded: known, plan: made, drilled: drilledBefore }: TeachData,
+  log: ReturnType<typeof useLog>,
+) {
   const mine = standingFacts(log).filter((fact) => 'classId' in fact && fact.classId === classId)
   const tapped = mine.flatMap((fact) => (fact.kind === 'class-event' ? [fact] : []))
-  const { run, plan, gives } = runThrough(made, [...events, ...tapped])
   const gone = new Set(
     log.flatMap(({ fact, state }) =>
       fact.kind === 'taken-back' && state !== 'refused' ? [fact.target] : [],
     ),
   )
+  const stands = ({ id }: { readonly id: string }): boolean => !gone.has(id)
   const taken = mine.flatMap((fact): Recorded[] => (fact.kind === 'attempt' ? [recordedOf(fact)] : []))
-  const recorded = [...new Map([...known, ...taken].map((r) => [r.id, r])).values()].filter(
-    (r) => !gone.has(r.id),
-  )
   const did = mine.flatMap((fact): DrillMark[] => (fact.kind === 'drill' ? [fact] : []))
-  const drilled = [...new Map([...data.drilled, ...did].map((d) => [d.id, d])).values()].filter(
-    (d) => !gone.has(d.id),
-  )
-  const nameOf = (id: string): string => people.find((p) => p.id === id)?.name ?? ''
-
   return {
-    run,
-    plan,
-    gives,
-    recorded,
-    drilled,
-    failed,
+    ...runThrough(made, [...events, ...tapped]),
+    recorded: onceEach([...known, ...taken]).filter(stands),
+    drilled: onceEach([...drilledBefore, ...did]).filter(stands),
+  }
+}
+
+function onceEach<T extends { readonly id: string }>(all: readonly T[]): T[] {
+  return [...new Map(all.map((one) => [one.id, one])).values()]
+}
+
+/** Everything that may be tapped in a class. */
+function handsOf({ classId, people, titles }: TeachData, tell: ReturnType<typeof useRecord>['tell']) {
+  const nameOf = (id: string): string => people.find((p) => p.id === id)?.name ?? ''
+  return {
     happen: (event: ClassEvent['event'], blockIndex: number): void =>
       void tell(
         { kind: 'class-event', event, classId, blockIndex, atMs: Date.now() },
