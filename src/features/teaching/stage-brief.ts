@@ -13,7 +13,6 @@ import { setupsFor } from '@/core/readiness/fade'
 import { leavesFloor } from '@/core/readiness/gate'
 import { likelyFaults } from '@/core/readiness/likely-faults'
 import { describeChange, NOTHING_OPEN } from '@/core/words/plan'
-import { setupName } from '@/core/words/next-steps'
 import { faultName } from '@/core/words/reason'
 import { describeTurns } from '@/core/words/turns'
 import type { StudentRecord } from '@/db/students'
@@ -123,7 +122,7 @@ export function stageBrief(
 /** What else it may be built with tonight, the planned way first; a choice of one is none. */
 function setupsOf(practice: Library, stage: Stage, planned: string | null): StageBrief['setups'] {
   const ids = [...new Set([...(planned === null ? [] : [planned]), ...setupsFor(practice, stage)])]
-  return ids.length < 2 ? [] : ids.map((id) => ({ id, name: setupName(practice, id) }))
+  return ids.length < 2 ? [] : ids.map((id) => ({ id, name: findById(practice.setups, id).name }))
 }
 
 /** What a day's record may hold at most, in a drill's own unit. */
