@@ -43,7 +43,8 @@ function keeper(page: Page): Promise<string> {
   return page.evaluate(async () => {
     if (navigator.serviceWorker.controller) return 'keeps this page'
     const known = await navigator.serviceWorker.getRegistration()
-    if (known) return `active: ${known.active?.state ?? 'none'}, installing: ${known.installing?.state ?? 'none'}`
+    if (known)
+      return `active: ${known.active?.state ?? 'none'}, installing: ${known.installing?.state ?? 'none'}`
     return navigator.serviceWorker.register('/sw.js').then(
       () => 'was not registered',
       (error: unknown) => String(error),

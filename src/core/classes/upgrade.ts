@@ -118,7 +118,14 @@ function briefFromFirst(stored: Record<string, unknown>): unknown {
     },
     people: list(stored.people).map((p) => ({
       ...p,
-      ...{ heightCm: null, loopCm: null, grown: {}, firstMonth: false, waited: { wall: 0, help: 0 }, recent: [] },
+      ...{
+        heightCm: null,
+        loopCm: null,
+        grown: {},
+        firstMonth: false,
+        waited: { wall: 0, help: 0 },
+        recent: [],
+      },
       families: Object.fromEntries(
         Object.entries(isRecord(p.families) ? p.families : {}).map(([family, reach]) => [
           family,

@@ -80,7 +80,11 @@ function outAt(practice: Library, { block, up }: Moment): Map<string, number> {
 }
 
 /** Straps handed out longest need first: whoever is left with one that does not close has none. */
-function strapsLongEnough(practice: Library, { people, cupboard }: Brief, { block, up }: Moment): Violation[] {
+function strapsLongEnough(
+  practice: Library,
+  { people, cupboard }: Brief,
+  { block, up }: Moment,
+): Violation[] {
   const isRig = ({ setupId }: Doing): boolean => practice.setups.find((s) => s.id === setupId)?.rig ?? false
   const out = [...up, ...block.people.filter((p) => !up.includes(p) && isRig(p))]
   const needs = out
