@@ -28,7 +28,10 @@ it('whoever comes late owes what their own blocks to come call for, least minute
       const own = isWork(here)
         ? [here.people.find((p) => p.studentId === late.studentId)?.variantId ?? '']
         : []
-      if (index <= at(plan, 'warm-up') || own.length === 0) return void expect(owed).toEqual([])
+      if (index <= at(plan, 'warm-up') || own.length === 0) {
+        expect(owed).toEqual([])
+        return
+      }
       if (owed.length > 0) some += 1
       const needed = practice.warmups.filter((w) =>
         own.some((id) => {
