@@ -141,7 +141,7 @@ test('tonight is planned, changed by hand, taken back, seen person by person and
 test('a better plan is looked for beside the page, offered in words and never put in by itself', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   await tonight(page)
   const make = page.getByRole('button', { name: 'Make the plan' })
   if (await make.isVisible()) await make.click()
@@ -156,8 +156,9 @@ test('a better plan is looked for beside the page, offered in words and never pu
     timeout: 90_000,
   })
   expect(await block(page, PEAK).textContent()).toBe(before)
+  // Two solves at most, on a machine that runs other journeys too.
   await expect(found.getByRole('status')).toContainText(/below the best possible|can be better/, {
-    timeout: 60_000,
+    timeout: 110_000,
   })
   const take = found.getByRole('button', { name: 'Take it' })
   if (await take.isVisible()) {

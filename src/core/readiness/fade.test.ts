@@ -2,7 +2,8 @@ import { did, evidence, saw, TODAY } from '@/testing/evidence'
 import { addDays } from '../day'
 import { findById } from '../practice/find'
 import { shippedPractice } from '../practice/library'
-import { proposeFade, proposeFades, sideBySide, trialsOf } from './fade'
+import { proposeFade, proposeFades } from './fade'
+import { sideBySide, trialsOf } from './trials'
 import type { Attempt } from './evidence'
 
 const practice = shippedPractice()

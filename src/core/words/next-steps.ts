@@ -5,7 +5,8 @@ import type { ReadinessCheck } from '../practice/schema'
 import type { Cause } from '../readiness/capabilities'
 import type { CauseEvidence, FaultHelp } from '../readiness/fault-help'
 import type { Forecast } from '../readiness/forecast'
-import type { FadeProposal, SetupTrial } from '../readiness/fade'
+import type { FadeProposal } from '../readiness/fade'
+import type { PooledTrial, SetupTrial, Trial } from '../readiness/trials'
 import type { KickOutlook } from '../readiness/kicks'
 import type { ShortArms } from '../readiness/proportion'
 import { needName } from '../readiness/prescribe'
@@ -61,11 +62,22 @@ export function describeFade(practice: Library, fade: FadeProposal): string {
 
 /** What alternate tries showed, and how sure. */
 export function describeTrial(practice: Library, trial: SetupTrial): string {
-  const [withAid, without] = [trial.with, trial.without].map((id) => setupName(practice, id))
-  const seconds = plain(Math.round(Math.abs(trial.difference) * 10) / 10)
-  const shown =
-    trial.difference === 0 ? 'no difference' : `${seconds} s ${trial.difference > 0 ? 'longer' : 'shorter'}`
-  return `${stageName(practice, trial.stageId)}, ${formatDay(trial.day)}: ${shown} with ${without} than with ${withAid}, over ${count(trial.pairs, 'pair')}; ${sureness(trial.sure)}.`
+  return `${stageName(practice, trial.stageId)}, ${formatDay(trial.day)}: ${compared(practice, trial)}`
+}
+
+/** The same over classes. */
+export function describePooled(practice: Library, trial: PooledTrial): string {
+  return `${stageName(practice, trial.stageId)}, over ${count(trial.days, 'class', 'classes')}: ${compared(practice, trial)}`
+}
+
+function compared(
+  practice: Library,
+  { with: aided, without, difference, pairs, sure }: Trial & { with: string; without: string },
+): string {
+  const [withAid, bare] = [aided, without].map((id) => setupName(practice, id))
+  const seconds = plain(Math.round(Math.abs(difference) * 10) / 10)
+  const shown = difference === 0 ? 'no difference' : `${seconds} s ${difference > 0 ? 'longer' : 'shorter'}`
+  return `${shown} with ${bare} than with ${withAid}, over ${count(pairs, 'pair')}; ${sureness(sure)}.`
 }
 
 /** Three pairs can be at most three quarters sure, four seven eighths: from there a difference is worth acting on. */

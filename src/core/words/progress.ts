@@ -1,6 +1,7 @@
 import { formatDay } from '../day'
 import { findById } from '../practice/find'
 import type { Library } from '../practice/library'
+import type { BeforeGains } from '../progress/before-gains'
 import type { Away, Stretch } from '../progress/path-time'
 import type { Still } from '../progress/still'
 import { MOST_GROWTH, type WeekLoad } from '../progress/week-load'
@@ -43,4 +44,13 @@ export function describeStill(practice: Library, still: Still, wording: Wording 
   if (still.insteadId === null)
     return `${at} ${name(still.drillId)} is the one drill for it that is open: change its dose or its day.`
   return `${at} In place of ${name(still.drillId).toLowerCase()}: ${name(still.insteadId).toLowerCase()}.`
+}
+
+/** What came before somebody's rises, beside the days without one. */
+export function describeBefore(practice: Library, found: BeforeGains): string {
+  const { checkId, drillId, before, rises, beforeOthers, others } = found
+  const check = findById(practice.checks, checkId).name
+  const drill = findById(practice.drills, drillId).name
+  const beside = others === 0 ? '' : `, and before ${beforeOthers} of ${count(others, 'day')} without a rise`
+  return `${check} rose ${count(rises, 'time')}; ${drill} came before ${before} of them${beside}. That it came before does not say that it helped.`
 }

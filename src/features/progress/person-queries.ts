@@ -4,21 +4,30 @@ import { pictureFor } from '@/core/figure/picture-of'
 import type { Picture } from '@/core/figure/picture'
 import { findById } from '@/core/practice/find'
 import type { Family } from '@/core/practice/schema'
+import { beforeGains } from '@/core/progress/before-gains'
 import { measuresOf, type Measure } from '@/core/progress/measures'
 import { awaysOf, stretchesOf } from '@/core/progress/path-time'
 import { tooSoon, weekLoads, type WeekLoad } from '@/core/progress/week-load'
 import { standing } from '@/core/readiness/drills'
-import { foldEvidence } from '@/core/readiness/evidence'
+import { foldEvidence, type Evidence } from '@/core/readiness/evidence'
 import { groundOf } from '@/core/readiness/ground'
 import { activeDays } from '@/core/readiness/layoff'
 import { ladderOf } from '@/core/readiness/ladder'
 import { turningPoints } from '@/core/readiness/replay'
 import { sideGaps } from '@/core/readiness/sides'
+import { pooledTrials } from '@/core/readiness/trials'
 import { closesStage } from '@/core/screening/stage-limits'
 import { FAMILY_NAMES } from '@/core/words/family'
-import { describeForecast, describeSideGap } from '@/core/words/next-steps'
+import { describeForecast, describePooled, describeSideGap } from '@/core/words/next-steps'
 import { describeAnswer } from '@/core/words/offer'
-import { describeAway, describeGrowth, describeStill, describeStretch, minutes } from '@/core/words/progress'
+import {
+  describeAway,
+  describeBefore,
+  describeGrowth,
+  describeStill,
+  describeStretch,
+  minutes,
+} from '@/core/words/progress'
 import { describeAsked, shown, stageName, whyNothing } from '@/core/words/reason'
 import { drillsOf } from '@/db/evidence'
 import { offerTapsOf } from '@/db/offers'
@@ -73,12 +82,17 @@ export type PersonProgress = {
   weeks: WeekView[]
   tooSoon: string[]
   drilled: { name: string; times: number; last: string }[]
+  /** Aids tried in turns with less, over classes; drills that came before a rise. */
+  helps: string[]
 }
 
 /** How far back the line of a ladder goes, days: as far as decisions are made anew. */
 const LINE_DAYS = 180
 /** Rows of a table beside a chart. */
 const ROWS = 8
+
+/** What came before a rise is told of so few drills: of twenty it would say nothing. */
+const MOST_BEFORE = 3
 
 /** What somebody's weeks say: the ladder over time, measures, load. */
 export function personProgress(ctx: Context, id: string, family: Family): PersonProgress | null {
@@ -121,7 +135,18 @@ export function personProgress(ctx: Context, id: string, family: Family): Person
     weeks: loads.map((w) => weekView(w, joints)),
     tooSoon: tooSoon(practice, folded.attempts, drills).slice(-3).map(formatDay),
     drilled: drilledOf(ctx, drills),
+    helps: [
+      ...pooledTrials(practice, inLadder(folded, ladder)).map((t) => describePooled(practice, t)),
+      ...beforeGains(practice, measures, drills)
+        .toSorted((a, b) => b.before - a.before)
+        .slice(0, MOST_BEFORE)
+        .map((b) => describeBefore(practice, b)),
+    ],
   }
+}
+
+function inLadder(evidence: Evidence, ladder: ReturnType<typeof ladderOf>): Evidence {
+  return { ...evidence, attempts: evidence.attempts.filter((a) => ladder.order(a.stageId) >= 0) }
 }
 
 function stretchViews(
