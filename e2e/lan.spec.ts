@@ -110,7 +110,7 @@ test('over the room’s own HTTPS: an owner, a paired tablet, a class that goes 
     await tablet.reload()
     await expect.poll(() => keeper(tablet), { timeout: 30_000 }).toBe('keeps this page')
     // What the worker keeps is there once it has been told.
-    await tablet.waitForTimeout(1500)
+    await tablet.waitForTimeout(3000)
     await expect(tablet.getByText(/kept on this device/)).toHaveCount(0)
   })
   await test.step('the network goes: the class opens anew from the tablet, and taps are kept', async () => {

@@ -21,7 +21,9 @@ async function registered(): Promise<void> {
       await navigator.serviceWorker.register('/sw.js')
       return
     } catch {
-      await new Promise((resolve) => setTimeout(resolve, pauseMs))
+      // Another page of the class may get it meanwhile.
+      const pause = new Promise((resolve) => setTimeout(resolve, pauseMs))
+      await Promise.race([pause, navigator.serviceWorker.ready])
     }
   }
   await navigator.serviceWorker.register('/sw.js')
