@@ -31,9 +31,18 @@ export function describeForecast(
     case 'flat':
       return `${check.name}: flat for ${count(forecast.weeks, 'week')} at about ${shown(check, Math.round(forecast.value), wording)}. Change the drill.`
     case 'weeks':
+      if (isTooWide(forecast))
+        return `${check.name}: ${shown(check, Math.abs(forecast.perWeek), wording)} a week, too unevenly to say in how many weeks.`
       return `${check.name}: ${forecast.from === forecast.to ? `about ${count(forecast.to, 'week')}` : `${forecast.from} to ${forecast.to} weeks`} at this rate (${shown(check, Math.abs(forecast.perWeek), wording)} a week).`
   }
 }
+
+/** A range that anybody could have given without a single result is none. */
+function isTooWide({ from, to }: { readonly from: number; readonly to: number }): boolean {
+  return to > WIDE_TIMES * from && to - from > WIDE_WEEKS
+}
+const WIDE_TIMES = 4
+const WIDE_WEEKS = 8
 
 /** What a drill is for, for whom it is. */
 export function aimOf(practice: Library, covers: readonly string[]): string {

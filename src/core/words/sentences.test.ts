@@ -91,6 +91,12 @@ it('says a forecast as a range and never as a date', () => {
   expect(said({ code: 'weeks', from: 3, to: 6, perWeek: 2.5 })).toMatch(
     /3 to 6 weeks at this rate \(2.5 s a week\)/,
   )
+  // A range that nobody needed a result for is not given.
+  expect(said({ code: 'weeks', from: 1, to: 26, perWeek: 2.5 })).toBe(
+    'Dolphin hold: 2.5 s a week, too unevenly to say in how many weeks.',
+  )
+  expect(said({ code: 'weeks', from: 1, to: 8, perWeek: 2.5 })).toMatch(/1 to 8 weeks at this rate/)
+  expect(said({ code: 'weeks', from: 5, to: 20, perWeek: 2.5 })).toMatch(/5 to 20 weeks at this rate/)
   expect(said({ code: 'weeks', from: 3, to: 3, perWeek: 5 })).toMatch(/about 3 weeks/)
   expect(said({ code: 'flat', weeks: 4, value: 30 })).toMatch(
     /flat for 4 weeks at about 30 s. Change the drill/,
