@@ -77,6 +77,10 @@ describe('ways of working', () => {
     value(await app.approaches.applyPreset({ ...at, preset: 'none' }))
     expect(app.approachQueries.approachPage(shown(), 'teacher', '')?.questions.some((q) => q.own)).toBe(false)
     expect((await app.approaches.choose({ ...at, approach: 'A08', option: 'push' })).ok).toBe(false)
+    // Nobody and no class that is gone has ways of working.
+    for (const scope of ['student', 'class'] as const)
+      for (const scopeId of ['nobody', ''])
+        expect((await app.approaches.applyPreset({ scope, scopeId, preset: 'custom' })).ok).toBe(false)
     expect(app.approachQueries.approachPage(shown(), 'class', v7())).toBeNull()
   })
 })

@@ -3,13 +3,24 @@
 import { z } from 'zod'
 import { isSetAt, presetChoices, SCOPES } from '@/core/approaches/resolve'
 import { chooseApproach, replaceChoices } from '@/db/approaches'
+import { findClass } from '@/db/classes'
+import { findStudent } from '@/db/students'
 import { saveStudio } from '@/db/studio'
 import { action } from '../action'
 import { done, problem } from '../answer'
+import type { Context } from '../context'
 import { previewChoices } from './queries'
 
 const at = { scope: z.enum(SCOPES), scopeId: z.string().max(60) }
 const option = z.string().max(40)
+
+const GONE = 'That person or class is not here any more.'
+
+/** Whether there is somebody, or a class, for whom something could be chosen; the teacher's own ways always have a place. */
+function isThere(within: Context['scope'], scope: z.infer<typeof at.scope>, id: string): boolean {
+  if (scope === 'student') return findStudent(within, id) !== null
+  return scope === 'class' ? findClass(within, id) !== null : true
+}
 
 /** What a choice would change; stores nothing. */
 export const tryChoice = action(
@@ -26,6 +37,7 @@ export const choose = action(
   ({ questionField }) => z.object({ ...at, approach: questionField, option: option.nullable() }),
   ({ scope: within, practice, studio, clock: { today } }, { scope, scopeId, approach, option }) => {
     if (!isSetAt(practice, approach, scope)) return problem('That is not decided at this place.')
+    if (!isThere(within, scope, scopeId)) return problem(GONE)
     const known = practice.approaches.find((a) => a.id === approach)?.options ?? []
     if (option !== null && !known.some((o) => o.id === option)) return problem('No such option.')
     if (option !== null && studio.floor.forbidden.includes(`${approach}:${option}`))
@@ -49,6 +61,7 @@ export const tryPreset = action(
 export const applyPreset = action(
   z.object({ ...at, preset: z.string().max(40) }),
   ({ scope: within, practice, clock: { today } }, { scope, scopeId, preset }) => {
+    if (!isThere(within, scope, scopeId)) return problem(GONE)
     const choices = Object.entries(presetChoices(practice, preset)).filter(([id]) =>
       isSetAt(practice, id, scope),
     )
