@@ -25,6 +25,8 @@ self.addEventListener('message', (event) => {
   if (event.data?.kind !== 'keep') return
   event.waitUntil(
     (async () => {
+      // A page that was being opened at the very moment this worker began stands outside it until it is claimed.
+      await self.clients.claim()
       const files = await caches.open(FILES)
       const urls = event.data.files.filter((url) =>
         new URL(url, self.location).pathname.startsWith('/_next/static/'),
