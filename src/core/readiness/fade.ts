@@ -105,17 +105,6 @@ function nextLess(practice: Library, stage: Stage, setupId: string): string | un
   )
 }
 
-/** Setups that a stage may be done in: its own, and those with more of a prop that fade into one of them. */
-export function setupsFor({ setups }: Pick<Library, 'setups'>, stage: Pick<Stage, 'setups'>): string[] {
-  const found = new Set(stage.setups)
-  for (let grew = true; grew;) {
-    const more = setups.filter((s) => !found.has(s.id) && s.less.some((to) => found.has(to)))
-    for (const { id } of more) found.add(id)
-    grew = more.length > 0
-  }
-  return [...found]
-}
-
 /** The proposal for one setup at a stage, or null. */
 export function proposeFade(
   practice: Library,

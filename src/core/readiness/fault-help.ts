@@ -1,7 +1,7 @@
 import { daysBetween, type Day } from '../day'
 import type { Library } from '../practice/library'
 import { findById } from '../practice/find'
-import type { Fault, Gate, ReadinessCheck, Stage } from '../practice/schema'
+import type { Fault, Gate, ReadinessCheck } from '../practice/schema'
 import type { Limits } from '../screening/caps'
 import { closesSetup } from '../screening/setup-limits'
 import { ARMS_SPENT_FROM, type CheckIn } from '../screening/tonight'
@@ -10,6 +10,7 @@ import { EVIDENCE_WINDOW_DAYS, resultsOf, weakerValue, type Evidence, type Obser
 import { satisfies } from './favourable'
 import { shortArms, type ShortArms } from './proportion'
 import { staysWithin, type Within } from './within'
+import { sameLimbs } from './setup-choices'
 
 /** What speaks for a cause in this person: a check with its value and how far it is from what is asked, or the arms. */
 export type CauseEvidence =
@@ -122,17 +123,8 @@ function byEvidence(a: RankedCause, b: RankedCause): number {
 /** The first of its setups that limits leave open and that is put up for the same limbs as the stage it was seen at. */
 function setupFor(practice: Library, fault: Fault, { caps, stageId }: HelpFor): string | null {
   const seenAt = practice.stages.find((s) => s.id === stageId)
-  const fits = (id: string): boolean => {
-    if (!seenAt) return true
-    const users = practice.stages.filter((s) => s.setups.includes(id))
-    return users.length === 0 || users.some((s) => restsOn(s) === restsOn(seenAt))
-  }
+  const fits = (id: string): boolean => !seenAt || sameLimbs(practice, id, seenAt)
   return fault.setups.find((id) => fits(id) && !closesSetup(practice, caps, id)) ?? null
-}
-
-/** What carries a stage: hands, forearms, both, or neither. */
-function restsOn({ load }: Stage): string {
-  return `${(load.WB ?? 0) >= 1 ? 'hands' : ''} ${(load.FB ?? 0) >= 1 ? 'forearms' : ''} ${(load.NF ?? 0) >= 1 && !load.WB && !load.FB ? 'shoulders' : ''}`
 }
 
 /** The first of its drills that trains what shows as the cause; any that may be done where the cause is not known. */

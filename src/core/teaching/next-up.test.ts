@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { turnsOf, WAITING, type Work } from '../classes/plan'
-import { nextUp } from './next-up'
+import { nextUp as askNextUp } from './next-up'
+
+/** Everybody who has not stopped may go up, but for whom is named. */
+const nextUp = (b: Work, index: number, gone: ReadonlySet<string>, not: readonly string[] = []) =>
+  askNextUp(
+    b,
+    index,
+    gone,
+    new Set(b.people.map((p) => p.studentId).filter((id) => !gone.has(id) && !not.includes(id))),
+  )
 
 const block = (waves: number, people: readonly [id: string, wave: number, variant?: string][]): Work => ({
   ...{
@@ -29,6 +38,10 @@ describe('a turn that stands free', () => {
   ])
   it('goes to whoever does the same in the next wave, where nobody has been up yet', () => {
     expect(nextUp(three, 0, new Set(['a']))).toEqual([{ studentId: 'b', inPlaceOf: 'a' }])
+  })
+  it('never goes to whoever is not there or has not warmed up yet', () => {
+    expect(nextUp(three, 0, new Set(['a']), ['b'])).toEqual([{ studentId: 'c', inPlaceOf: 'a' }])
+    expect(nextUp(three, 0, new Set(['a']), ['b', 'c'])).toEqual([])
   })
   it('goes in later sets to whoever has had a minute of rest', () => {
     // In the second set b ended 100 s before a's turn begins, c only 20 s.

@@ -10,8 +10,14 @@ const OWN_REST_S = 60
  * Who may go up in a turn in the place of somebody who has stopped for tonight: whoever does the very same version in a
  * later wave and has rested a minute by then, so that props, eyes and room are as they were planned. Each stands in once.
  * @param gone who has stopped
+ * @param able who is there and may go up
  */
-export function nextUp(block: Work, index: number, gone: ReadonlySet<string>): StandsIn[] {
+export function nextUp(
+  block: Work,
+  index: number,
+  gone: ReadonlySet<string>,
+  able: ReadonlySet<string>,
+): StandsIn[] {
   const turns = turnsOf(block)
   const now = turns[index]
   if (!now || block.waves < 2) return []
@@ -25,7 +31,7 @@ export function nextUp(block: Work, index: number, gone: ReadonlySet<string>): S
         .find(
           (d) =>
             d.variantId === free.variantId &&
-            !gone.has(d.studentId) &&
+            able.has(d.studentId) &&
             !taken.has(d.studentId) &&
             hasRested(d.studentId),
         )

@@ -9,6 +9,7 @@ import { measuresOf, type Measure } from '@/core/progress/measures'
 import { awaysOf, stretchesOf } from '@/core/progress/path-time'
 import { tooSoon, weekLoads, type WeekLoad } from '@/core/progress/week-load'
 import { standing } from '@/core/readiness/drills'
+import { isOpenTo } from '@/core/readiness/allowed'
 import { foldEvidence, type Evidence } from '@/core/readiness/evidence'
 import { groundOf } from '@/core/readiness/ground'
 import { activeDays } from '@/core/readiness/layoff'
@@ -114,6 +115,7 @@ export function personProgress(ctx: Context, id: string, family: Family): Person
     decision.missing.map((m) => m.gate),
     today,
   )
+  const limits = judge.tonight(id)
   const joints = [...new Set(loads.flatMap((w) => Object.keys(w.seconds)))].sort()
   return {
     ...{ id, name: student.name, family },
@@ -136,8 +138,11 @@ export function personProgress(ctx: Context, id: string, family: Family): Person
     tooSoon: tooSoon(practice, folded.attempts, drills).slice(-3).map(formatDay),
     drilled: drilledOf(ctx, drills),
     helps: [
-      ...pooledTrials(practice, inLadder(folded, ladder)).map((t) => describePooled(practice, t)),
+      ...pooledTrials(practice, inLadder(folded, ladder))
+        .filter((t) => !closesStage(practice, limits, findById(practice.stages, t.stageId)))
+        .map((t) => describePooled(practice, t)),
       ...beforeGains(practice, measures, drills)
+        .filter((b) => isOpenTo(limits, findById(practice.drills, b.drillId).load))
         .toSorted((a, b) => b.before - a.before)
         .slice(0, MOST_BEFORE)
         .map((b) => describeBefore(practice, b)),

@@ -6,12 +6,11 @@ import type { Picture } from '@/core/figure/picture'
 import { pictureFor } from '@/core/figure/picture-of'
 import { findById } from '@/core/practice/find'
 import type { Library } from '@/core/practice/library'
-import type { Stage } from '@/core/practice/schema'
 import { foldEvidence, type Evidence } from '@/core/readiness/evidence'
 import { toldOf } from '@/core/readiness/from-tries'
-import { setupsFor } from '@/core/readiness/fade'
 import { leavesFloor } from '@/core/readiness/gate'
 import { likelyFaults } from '@/core/readiness/likely-faults'
+import { setupChoices } from '@/core/readiness/setup-choices'
 import { describeChange, NOTHING_OPEN } from '@/core/words/plan'
 import { faultName } from '@/core/words/reason'
 import { describeTurns } from '@/core/words/turns'
@@ -114,14 +113,18 @@ export function stageBrief(
       .map((id) => ({ id, name: faultName(practice, id), help: answer(id) })),
     numbers: ownNumbers(ctx, own, doing.setupId, judge.approaches(doing.studentId)),
     rig: rigSteps(ctx, own, doing.setupId, judge.approaches(doing.studentId)),
-    setups: setupsOf(practice, stage, doing.setupId),
+    setups: setupsOf(practice, setupChoices(practice, stage, judge.tonight(doing.studentId)), doing.setupId),
     picture: pictureFor(practice, stage.id, body),
   }
 }
 
 /** What else it may be built with tonight, the planned way first; a choice of one is none. */
-function setupsOf(practice: Library, stage: Stage, planned: string | null): StageBrief['setups'] {
-  const ids = [...new Set([...(planned === null ? [] : [planned]), ...setupsFor(practice, stage)])]
+function setupsOf(
+  practice: Library,
+  choices: readonly string[],
+  planned: string | null,
+): StageBrief['setups'] {
+  const ids = [...new Set([...(planned === null ? [] : [planned]), ...choices])]
   return ids.length < 2 ? [] : ids.map((id) => ({ id, name: findById(practice.setups, id).name }))
 }
 

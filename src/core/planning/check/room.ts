@@ -25,10 +25,10 @@ function bayOf(practice: Library, { room }: Brief, doing: Doing): Violation[] {
 }
 
 /** Who is where at one moment; who has a rig keeps their place all block long. */
-function atOnce(practice: Library, { room }: Brief, { atS, block, up }: Moment): Violation[] {
+function atOnce(practice: Library, { room }: Brief, moment: Moment): Violation[] {
+  const { atS, block, up } = moment
   const found: Violation[] = []
-  const isRig = ({ setupId }: Doing): boolean => practice.setups.find((s) => s.id === setupId)?.rig ?? false
-  const there = [...up, ...block.people.filter((p) => p.variantId !== null && !up.includes(p) && isRig(p))]
+  const there = outThere(practice, moment).filter((p) => up.includes(p) || p.variantId !== null)
   const places = there.flatMap((p) => (room.bays.some((b) => b.id === p.place) ? [p.place ?? ''] : []))
   for (const place of new Set(places))
     if (places.filter((p) => p === place).length > 1) found.push({ code: 'bay-shared', place, atS })
@@ -50,6 +50,12 @@ function standsOf(practice: Library, { setupId, variantId }: Doing): string {
   return stands === 'mat' && drill?.props.includes('wall') ? 'wall' : stands
 }
 
+/** Who has a place and props at one moment: who is up, and whose rig stands there all block long. */
+function outThere(practice: Library, { block, up }: Moment): Doing[] {
+  const isRig = ({ setupId }: Doing): boolean => practice.setups.find((s) => s.id === setupId)?.rig ?? false
+  return [...up, ...block.people.filter((p) => !up.includes(p) && isRig(p))]
+}
+
 /** No more pieces out at any moment than the cupboard holds, and everybody has what their setup calls for. */
 export function stockKept(practice: Library, brief: Brief, plan: Plan): Violation[] {
   const worst = new Map<string, number>()
@@ -69,25 +75,16 @@ export function stockKept(practice: Library, brief: Brief, plan: Plan): Violatio
 const COUNTED = new Set(['block', 'strap', 'chair', 'bolster', 'slab', 'blanket', 'bench', 'slider'])
 
 /** Pieces that are out at one moment, with the rigs of those who are not up. */
-function outAt(practice: Library, { block, up }: Moment): Map<string, number> {
+function outAt(practice: Library, moment: Moment): Map<string, number> {
   const out = new Map<string, number>()
-  for (const p of block.people) {
-    const rig = practice.setups.find((s) => s.id === p.setupId)?.rig ?? false
-    if (!up.includes(p) && !rig) continue
+  for (const p of outThere(practice, moment))
     for (const { kind, count } of p.props) out.set(kind, (out.get(kind) ?? 0) + count)
-  }
   return out
 }
 
 /** Straps handed out longest need first: whoever is left with one that does not close has none. */
-function strapsLongEnough(
-  practice: Library,
-  { people, cupboard }: Brief,
-  { block, up }: Moment,
-): Violation[] {
-  const isRig = ({ setupId }: Doing): boolean => practice.setups.find((s) => s.id === setupId)?.rig ?? false
-  const out = [...up, ...block.people.filter((p) => !up.includes(p) && isRig(p))]
-  const needs = out
+function strapsLongEnough(practice: Library, { people, cupboard }: Brief, moment: Moment): Violation[] {
+  const needs = outThere(practice, moment)
     .flatMap(({ studentId, props }) => {
       const loopCm = people.find((p) => p.studentId === studentId)?.loopCm ?? 0
       const count = props.reduce((n, p) => (p.kind === 'strap' ? n + p.count : n), 0)

@@ -51,14 +51,17 @@ type FreeProps = {
   people: readonly TeachPerson[]
   going: readonly TeachPerson[]
   doing: Readonly<Record<string, StageBrief>>
+  /** Whoever came late and has not warmed up takes nobody's turn. */
+  owing: (person: TeachPerson) => boolean
 }
 
 /** Who may go up where somebody has stopped for tonight. */
-export function FreePlaces({ block, index, people, going, doing }: FreeProps) {
+export function FreePlaces({ block, index, people, going, doing, owing }: FreeProps) {
   const gone = new Set(people.filter((p) => !going.includes(p)).map((p) => p.id))
+  const able = new Set(going.filter((p) => !owing(p)).map((p) => p.id))
   const called = firstNames(people.map((p) => p.name))
   const name = (id: string): string => called(people.find((p) => p.id === id)?.name ?? '')
-  return nextUp(block, index, gone).map(({ studentId, inPlaceOf }) => (
+  return nextUp(block, index, gone, able).map(({ studentId, inPlaceOf }) => (
     <Text key={inPlaceOf} fw={600} role="status">
       {describeFree(name(studentId), name(inPlaceOf), doing[inPlaceOf]?.place ?? '')}
     </Text>

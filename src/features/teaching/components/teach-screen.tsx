@@ -27,7 +27,7 @@ import { useAwake } from './use-awake'
 import { useBell } from './use-bell'
 import { useClassRun } from './use-class-run'
 import { useNow } from './use-now'
-import { WarmsUpFirst } from './warms-up-first'
+import { owedNow, WarmsUpFirst } from './warms-up-first'
 import { cleanMark, stillGoing, turnsAt, upIn } from './whose-turn'
 
 /** The class on the floor: before it, while it runs, and over. */
@@ -116,7 +116,11 @@ function Running({ data, taught }: { data: TeachData; taught: Taught }) {
       />
       <Phase block={block} moment={moment} going={going} cut={isCut(data.plan.blocks[at], block)} />
       {block && isWork(block) && moment.turn ? (
-        <FreePlaces {...{ block, people: data.people, going, doing }} index={moment.turn.index} />
+        <FreePlaces
+          {...{ block, people: data.people, going, doing }}
+          index={moment.turn.index}
+          owing={(p) => owedNow(p, at, taught.drilled).length > 0}
+        />
       ) : null}
       {breathing ? <Breath {...breathing} /> : null}
       {going.map((person) => (

@@ -14,9 +14,7 @@ export function WarmsUpFirst({
   blockIndex: number
   drilling: Drilling
 }) {
-  const owed = (person.owes[blockIndex] ?? []).filter(
-    ({ id }) => !drilled.some((d) => d.studentId === person.id && d.drillId === id),
-  )
+  const owed = owedNow(person, blockIndex, drilled)
   if (owed.length === 0) return null
   const { head, drills } = describeOwed(person.name, owed)
   return (
@@ -34,4 +32,15 @@ export function WarmsUpFirst({
       </Button>
     </Group>
   )
+}
+
+/** What of their own warm-up somebody still owes in a block. */
+export function owedNow(
+  { id: studentId, owes }: TeachPerson,
+  blockIndex: number,
+  drilled: Drilling['drilled'],
+): TeachPerson['owes'][number] {
+  const done = (drillId: string): boolean =>
+    drilled.some((d) => d.studentId === studentId && d.drillId === drillId)
+  return (owes[blockIndex] ?? []).filter(({ id }) => !done(id))
 }

@@ -63,7 +63,7 @@ export default page<{ params: Promise<{ id: string }>; searchParams: Promise<{ f
           <GridCol span={{ base: 12, lg: 4 }}>
             <Stack gap="sm">
               <LoadTable weeks={found.weeks} joints={found.joints} tooSoon={found.tooSoon} />
-              {helps.length === 0 ? null : <Told title="What helps" empty="" lines={helps} />}
+              {helps.length === 0 ? null : <Told title="What may help" empty="" lines={helps} />}
               <Told title="Drilled" empty="No drill is recorded yet." lines={drilled.map(drilledLine)} />
               <Told title="What was answered" empty="No offer was answered yet." lines={answers} />
             </Stack>
