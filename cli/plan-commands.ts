@@ -131,6 +131,7 @@ function briefOf({
         heightCm: null,
         loopCm: null,
         grown: {},
+        weaker: {},
         firstMonth: false,
         ...{ waited: { wall: 0, help: 0 }, recent: [] },
         mostAttempts: ATTEMPT_CAP.usual,

@@ -141,6 +141,7 @@ const brief: Brief = {
       heightCm: 168,
       loopCm: null,
       grown: {},
+      weaker: {},
       firstMonth: false,
       ...{ waited: { wall: 0, help: 0 }, recent: [] },
       mostAttempts: 12,

@@ -28,6 +28,7 @@ export type Someone = {
   breathS?: number
   loopCm?: number
   grown?: BriefPerson['grown']
+  weaker?: BriefPerson['weaker']
 }
 
 /** Somebody for a brief, who stands as told in one family (forearm stand where none is named) and nowhere else. */
@@ -50,6 +51,7 @@ export function person(i: number, part: Someone = {}): BriefPerson {
     heightCm: 168,
     loopCm: part.loopCm ?? null,
     grown: part.grown ?? {},
+    weaker: part.weaker ?? {},
     firstMonth: part.firstMonth ?? false,
     ...{ waited: { wall: 0, help: 0 }, recent: [] },
     touch: part.touch ?? 'ask',
@@ -139,6 +141,7 @@ const anyoneIn = (family: Family) => {
     breathS: fc.constantFrom(3, 5, 8),
     loopCm: fc.option(fc.integer({ min: 85, max: 130 }), { nil: undefined }),
     firstMonth: fc.boolean(),
+    weaker: fc.constantFrom<BriefPerson['weaker']>({}, SIDED_LEFT),
     touch: fc.constantFrom<BriefPerson['touch']>('no', 'ask', 'yes'),
     limits: fc.oneof(
       fc.constant(NOT_ASKED),
@@ -147,6 +150,11 @@ const anyoneIn = (family: Family) => {
     ),
   })
 }
+
+/** Left is behind in everything that is done on both sides. */
+const SIDED_LEFT: BriefPerson['weaker'] = Object.fromEntries(
+  practice.drills.filter((d) => d.dose.perSide).map((d) => [d.id, 'left' as const]),
+)
 
 /** Any class: one family or two or a kind of its own, people with limits, answers and locks, any room and cupboard. */
 export const anyBrief: fc.Arbitrary<Brief> = fc

@@ -65,6 +65,8 @@ const personSchema = z.strictObject({
   loopCm: z.number().positive().nullable().default(null),
   /** Holds that have grown beyond the usual dose over the weeks, s, by stage. */
   grown: z.record(z.string(), z.number().positive()).default({}),
+  /** The side that is behind, by the drills that even it out. */
+  weaker: z.record(z.string(), z.enum(['left', 'right'])).default({}),
   /** Attempts at most: the studio's, the first month's and what limits leave of them. */
   mostAttempts: z.number().int().min(0),
   /** Whether hands may help. */

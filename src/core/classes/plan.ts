@@ -22,6 +22,10 @@ const doingSchema = z.strictObject({
   tries: z.number().int().min(0),
   /** Whether both sides are done in each turn. */
   sides: z.boolean(),
+  /** The side that is behind, which begins; null where neither is. */
+  sideFirst: z.enum(['left', 'right']).nullable().default(null),
+  /** Whether that side is done once more in each turn. */
+  sideMore: z.boolean().default(false),
   /** A bay, a mat or a place on the open floor, by id; null where nothing is drawn. */
   place: z.string().nullable(),
   props: z.array(z.strictObject({ kind: z.string(), count: z.number().int().positive() })).readonly(),
@@ -40,6 +44,7 @@ export type Doing = z.output<typeof doingSchema>
 /** Somebody who waits, watches or rests through a block. */
 export const WAITING: Omit<Doing, 'studentId'> = {
   ...{ variantId: null, setupId: null, wave: 1, turns: 0, holdS: null, reps: 1, tries: 0, sides: false },
+  ...{ sideFirst: null, sideMore: false },
   ...{ place: null, props: [], helper: null, waiting: null, override: null, change: null, inPlace: false },
 }
 

@@ -88,6 +88,7 @@ export function briefPerson(
     readonly heightCm: number | null
     readonly loopCm: number | null
     readonly grown: BriefPerson['grown']
+    readonly weaker: BriefPerson['weaker']
     readonly firstMonth: boolean
     readonly waited: BriefPerson['waited']
     readonly recent: BriefPerson['recent']

@@ -122,6 +122,7 @@ function briefFromFirst(stored: Record<string, unknown>): unknown {
         heightCm: null,
         loopCm: null,
         grown: {},
+        weaker: {},
         firstMonth: false,
         waited: { wall: 0, help: 0 },
         recent: [],

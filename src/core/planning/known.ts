@@ -18,6 +18,7 @@ export type Planned = {
   readonly waited: { readonly wall: number; readonly help: number }
   readonly firstMonth: boolean
   readonly loopCm: number | null
+  readonly weaker: BriefPerson['weaker']
   /** What they may do while others are up, dearest lack first; empty where rest is all. */
   readonly meanwhile: readonly string[]
 }
@@ -80,6 +81,7 @@ export function knownFor(practice: Library, brief: Brief, person: BriefPerson): 
       waited: person.waited,
       firstMonth: person.firstMonth,
       loopCm: person.loopCm,
+      weaker: person.weaker,
       meanwhile: meanwhileFor(practice, person, reach?.lacks ?? {}),
     },
   }

@@ -5,10 +5,10 @@ import type { Library } from '../practice/library'
 import { isOpenStage, isOpenTo } from '../readiness/allowed'
 import { barsStage } from '../screening/stage-limits'
 import { knownFor } from './known'
-import { turnsLeft, type Option } from './option'
+import { ownTurn, turnsLeft, type Option } from './option'
 import { needsNothing, optionsFor } from './options'
 import { purposesOf } from './purposes'
-import { turnHold, turnReps, variantsOf } from './variants'
+import { variantsOf } from './variants'
 
 /**
  * A plan as it holds on the day: whoever may not do what was planned any more, by a new limit or tonight's word, does what
@@ -96,15 +96,9 @@ function changed(practice: Library, person: BriefPerson, { workS }: Work, doing:
   const change = changeOn(variant, { caps: person.limits })
   const turns = Math.min(doing.turns, turnsLeft(person, variant, change))
   if (turns < 1) return null
-  const holdS = turnHold(variant, {
-    grownS: person.grown[variant.id] ?? 0,
-    breathS: person.breathS,
-    mostSeconds: change?.mostSeconds ?? null,
-    workS,
-  })
-  const reps = turnReps(variant, { share: change?.share ?? 1, workS, holdS })
+  const turn = ownTurn(person, variant, change, workS)
   const standsIn = Object.values(person.families).some((r) => r.instead?.stageId === variant.id)
-  return { ...doing, change, turns, holdS, reps, inPlace: doing.inPlace || standsIn }
+  return { ...doing, ...turn, change, turns, inPlace: doing.inPlace || standsIn }
 }
 
 /** What is open to somebody in a block without wall, props or helper; nothing where nothing is. */
@@ -125,10 +119,11 @@ function replaced(practice: Library, brief: Brief, person: BriefPerson, block: W
   )
   const variant = best && variants[best.v]
   if (!best || !variant) return { ...WAITING, studentId: person.studentId }
-  const { holdS, reps, change, inPlace } = best
+  const { holdS, reps, sideMore, change, inPlace } = best
   return {
     ...WAITING,
     ...{ studentId: person.studentId, variantId: variant.id, setupId: variant.setupId, turns: block.sets },
-    ...{ sides: variant.sides, holdS, reps, change, inPlace },
+    ...{ sides: variant.sides, holdS, reps, sideMore, change, inPlace },
+    sideFirst: person.weaker[variant.id] ?? null,
   }
 }

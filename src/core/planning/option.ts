@@ -5,10 +5,10 @@ import { leastSeconds } from '../practice/dose'
 import type { Known } from './known'
 import { piecesFor, piecesOf } from './pieces'
 import type { Purpose } from './purposes'
-import { turnHold, turnReps, type Variant } from './variants'
+import { turnOf, type Turn, type Variant } from './variants'
 
 /** What somebody may do in a block, with what it asks of the room and what it is worth to them. */
-export type Option = {
+export type Option = Turn & {
   /** Which variant, by its place in the model. */
   readonly v: number
   /** How well it fits: 1 the stage they work at, less the further from it. */
@@ -22,9 +22,6 @@ export type Option = {
   /** Bays that will do, as bits; 0 where it needs none. */
   readonly bays: number
   readonly openFloor: boolean
-  readonly holdS: number | null
-  /** How many in one turn, on each side. */
-  readonly reps: number
   readonly mostTurns: number
   readonly change: Change | null
   readonly override: OverrideReason | null
@@ -65,23 +62,30 @@ export function optionOf(
   const mostTurns = turnsPlanned(person, variant, change)
   if (mostTurns < 1 || (helper && person.touch === 'no') || !hasRoom(brief, person, variant)) return null
   const workS = WORK_S[purpose.kind]
-  const holdS = turnHold(variant, {
-    breathS: person.breathS,
-    mostSeconds: change?.mostSeconds ?? null,
-    grownS: person.grown[variant.id] ?? 0,
-    workS,
-  })
+  const turn = ownTurn(person, variant, change, workS)
   const gentle = variant.gentle && purpose.kind !== 'ease'
   return {
-    ...{ v, outside: 0, first, helper, holdS, mostTurns, change, inPlace: false },
-    fit: (gentle ? Math.min(fit, GENTLE_FIT) : fit) * wholeOf(variant, holdS, change),
+    ...turn,
+    ...{ v, outside: 0, first, helper, mostTurns, change, inPlace: false },
+    fit: (gentle ? Math.min(fit, GENTLE_FIT) : fit) * wholeOf(variant, turn.holdS, change),
     points: first ? FIRST_POINTS : variant.points,
     bays: atWall(variant) ? baysFor(brief, variant) : 0,
     openFloor: variant.stands === 'open',
-    reps: turnReps(variant, { share: change?.share ?? 1, workS, holdS }),
     override: lookedAt(known, variant),
     again: againOf(known, variant),
   }
+}
+
+/** One turn of theirs: what grew, what limits leave, the side that is behind once more where nothing limits it. */
+export function ownTurn(person: BriefPerson, variant: Variant, change: Change | null, workS: number): Turn {
+  return turnOf(variant, {
+    breathS: person.breathS,
+    mostSeconds: change?.mostSeconds ?? null,
+    grownS: person.grown[variant.id] ?? 0,
+    share: change?.share ?? 1,
+    workS,
+    more: change === null && person.weaker[variant.id] !== undefined,
+  })
 }
 
 function changeFor({ person, changes }: Known, variant: Variant): Change | null {

@@ -192,6 +192,7 @@ function stranger(studentId: string, { aim }: Brief): BriefPerson {
       heightCm: null,
       loopCm: null,
       grown: {},
+      weaker: {},
       mostAttempts: 0,
       touch: 'ask',
       answered: false,

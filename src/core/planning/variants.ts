@@ -1,5 +1,5 @@
 import { callsFor, isTry } from '../practice/ask'
-import { holdSeconds } from '../practice/dose'
+import { holdSeconds, leastSeconds } from '../practice/dose'
 import type { Library } from '../practice/library'
 import type { Dose, Drill, Family, Load, PracticeBlock, SetupEntry, Stage } from '../practice/schema'
 import { COUNTED_KINDS } from '../props/stock'
@@ -202,32 +202,58 @@ function trainedBy({ capabilities }: Library, { gates, load }: Stage): Partial<R
   return found
 }
 
-/** One turn of it for somebody: a hold within the turn, both sides together where it has sides. */
-export function turnHold(
+/** Whose turn it is, and how long it lasts. */
+type ByTurn = {
+  readonly breathS: number
+  readonly mostSeconds: number | null
+  readonly grownS: number
+  /** What a limit leaves of the repetitions. */
+  readonly share: number
+  readonly workS: number
+  /** A side is behind, and nothing limits what is done: it is done once more where the turn leaves the others whole. */
+  readonly more: boolean
+}
+
+/** One turn of something: a hold, how many of them on each side, and whether one side is done once more. */
+export type Turn = { readonly holdS: number | null; readonly reps: number; readonly sideMore: boolean }
+
+/** One turn of it for somebody, both sides in it; one of them twice where that leaves each at least its least dose. */
+export function turnOf(variant: Pick<Variant, 'dose' | 'sides' | 'tries'>, by: ByTurn): Turn {
+  const { sides, tries, dose } = variant
+  const usual = inSides(variant, by, sides ? 2 : 1)
+  if (!by.more || !sides || tries > 0) return { ...usual, sideMore: false }
+  const thrice = inSides(variant, by, 3)
+  const holds = thrice.holdS === usual.holdS || (thrice.holdS ?? 0) >= Math.max(1, leastSeconds(dose))
+  const counts = thrice.reps === usual.reps || thrice.reps >= (dose.reps?.min ?? Infinity)
+  return holds && counts ? { ...thrice, sideMore: true } : { ...usual, sideMore: false }
+}
+
+/** Tries as they are counted, one hold, or what the dose counts, with so many sides within the turn. */
+function inSides(
   { dose, sides, tries }: Pick<Variant, 'dose' | 'sides' | 'tries'>,
-  by: {
-    readonly breathS: number
-    readonly mostSeconds: number | null
-    readonly grownS: number
-    readonly workS: number
-  },
+  { breathS, mostSeconds, grownS, share, workS }: ByTurn,
+  times: number,
+): Omit<Turn, 'sideMore'> {
+  const holdS = holdIn(
+    dose,
+    { breathS, mostSeconds, grownS },
+    Math.floor(workS / (tries > 0 ? tries : times)),
+  )
+  if (tries > 0) return { holdS, reps: sides ? tries / 2 : tries }
+  const room = Math.floor(workS / (holdS ?? REPETITION_S) / times)
+  // Short holds that a dose counts in sets are repeated within the turn.
+  const asked = dose.reps?.value ?? (holdS !== null && holdS < SHORT_S ? dose.sets?.value : 1) ?? 1
+  return { holdS, reps: Math.max(1, Math.floor(Math.min(asked, room) * share)) }
+}
+
+function holdIn(
+  dose: Dose,
+  by: Pick<ByTurn, 'breathS' | 'mostSeconds' | 'grownS'>,
+  roomS: number,
 ): number | null {
   if (!dose.seconds && !dose.breaths) return null
   const hold = Math.max(holdSeconds(dose, by.breathS), by.grownS)
-  const room = Math.floor(by.workS / (tries > 0 ? tries : sides ? 2 : 1))
-  return Math.max(1, Math.floor(Math.min(hold, by.mostSeconds ?? hold, room)))
-}
-
-/** How many in one turn, on each side: tries as they are counted, one hold, or what the dose counts within the turn. */
-export function turnReps(
-  { dose, sides, tries }: Pick<Variant, 'dose' | 'sides' | 'tries'>,
-  by: { readonly share: number; readonly workS: number; readonly holdS: number | null },
-): number {
-  if (tries > 0) return sides ? tries / 2 : tries
-  const room = Math.floor(by.workS / (by.holdS ?? REPETITION_S) / (sides ? 2 : 1))
-  // Short holds that a dose counts in sets are repeated within the turn.
-  const asked = dose.reps?.value ?? (by.holdS !== null && by.holdS < SHORT_S ? dose.sets?.value : 1) ?? 1
-  return Math.max(1, Math.floor(Math.min(asked, room) * by.share))
+  return Math.max(1, Math.floor(Math.min(hold, by.mostSeconds ?? hold, roomS)))
 }
 
 /** A hold shorter than this is repeated within a turn, s. */
@@ -237,9 +263,6 @@ const SHORT_S = 10
 const REPETITION_S = 4
 
 /** Seconds at work in one turn. */
-export function workSeconds(
-  { sides }: Pick<Variant, 'sides'>,
-  { holdS, reps }: { readonly holdS: number | null; readonly reps: number },
-): number {
-  return (holdS ?? REPETITION_S) * reps * (sides ? 2 : 1)
+export function workSeconds({ sides }: Pick<Variant, 'sides'>, { holdS, reps, sideMore }: Turn): number {
+  return (holdS ?? REPETITION_S) * reps * (sides ? (sideMore ? 3 : 2) : 1)
 }

@@ -6,6 +6,7 @@ import type { Placed } from './evaluate'
 import type { Found } from './first-plan'
 import type { Model } from './model'
 import type { Config } from './skeleton'
+import type { Variant } from './variants'
 import { warningsOf } from './warnings'
 
 /** Spare minutes go into the rest so far, s; what is left beyond is said. */
@@ -84,7 +85,7 @@ function doingOf(
   part: Placed['value']['parts'][number],
   i: number,
 ): Doing {
-  const { studentId = '', meanwhile = [] } = model.people[i] ?? {}
+  const { studentId = '', weaker = {}, meanwhile = [] } = model.people[i] ?? {}
   const deal = value.deal()
   // Neighbours get different tasks, so that nobody copies the wrong one.
   const task = kind === 'ease' ? undefined : meanwhile[i % Math.min(2, Math.max(1, meanwhile.length))]
@@ -93,15 +94,24 @@ function doingOf(
   const variant = part ? model.variants[part.v] : undefined
   if (!part || !variant) return { ...WAITING, studentId, wave, waiting }
   const { option, turns } = part
-  const { holdS, reps, override, change, inPlace } = option
-  const bay = brief.room.bays[deal?.bay[i] ?? -1]?.id
+  const { holdS, reps, sideMore, override, change, inPlace } = option
   return {
-    ...{ studentId, wave, waiting, turns, holdS, reps, override, change, inPlace },
+    ...{ studentId, wave, waiting, turns, holdS, reps, sideMore, override, change, inPlace },
+    ...whereOf(brief, variant, deal, i),
     ...{ variantId: variant.id, setupId: variant.setupId, tries: variant.tries, sides: variant.sides },
-    place: bay ?? (variant.stands === 'open' ? 'open' : null),
+    sideFirst: weaker[variant.id] ?? null,
     props: [...variant.bill],
-    helper: deal?.helper[i] ?? null,
   }
+}
+
+function whereOf(
+  { room }: Brief,
+  { stands }: Variant,
+  deal: ReturnType<Placed['value']['deal']>,
+  i: number,
+): Pick<Doing, 'place' | 'helper'> {
+  const bay = room.bays[deal?.bay[i] ?? -1]?.id
+  return { place: bay ?? (stands === 'open' ? 'open' : null), helper: deal?.helper[i] ?? null }
 }
 
 /** Whoever is at no wall has their own mat, the same in every block; only where somebody may fall onto it another. */

@@ -12,13 +12,20 @@ const STAYS_S = 120
  * @param usualS how long it is usually held, s
  */
 export function describeTurns(doing: Doing, usualS = 0): string {
-  const { turns, reps, holdS, sides, tries } = doing
+  const { turns, reps, holdS, tries } = doing
   if (turns === 0) return ''
-  if (usualS >= STAYS_S && tries === 0 && !sides) return 'Stay in it as long as it is good.'
+  if (usualS >= STAYS_S && tries === 0 && !doing.sides) return 'Stay in it as long as it is good.'
   const hold = holdS === null ? '' : timeWords(holdS)
   const what = tries > 0 ? count(reps, 'try', 'tries') : holdS === null || reps > 1 ? count(reps, 'time') : ''
   const once = what !== '' && hold !== '' ? `${what} ${hold}${tries > 0 ? ' at most' : ''}` : what + hold
-  return `${count(turns, 'turn')}: ${once}${sides ? ', each side' : ''}.`
+  return `${count(turns, 'turn')}: ${once}${sidesWords(doing)}.`
+}
+
+/** `, each side, left first and once more`. */
+function sidesWords({ sides, sideFirst, sideMore }: Doing): string {
+  if (!sides) return ''
+  if (sideFirst === null) return ', each side'
+  return `, each side, ${sideFirst} first${sideMore ? ' and once more' : ''}`
 }
 
 /** How a block runs: `3 sets in 2 waves, 60 s up, 20 s to change.` */

@@ -42,6 +42,8 @@ export const VIOLATION_WORDS: Told = {
   'try-outside': (v, say) =>
     `${say.name(v.studentId)}: ${say.what(v.variantId)} is tried only when turns are taken.`,
   'too-long': (v, say) => `${say.name(v.studentId)}: ${v.seconds} s of work where ${v.mostS} s is the most.`,
+  'side-more': (v, say) =>
+    `${say.name(v.studentId)}: ${say.what(v.variantId)} the same on both sides; neither is behind here.`,
   'one-sided': (v, say) => `${say.name(v.studentId)}: ${say.what(v.variantId)} on both sides.`,
   spent: (v, say) =>
     `${say.name(v.studentId)}: arms too tired by then to try anything; earlier, or less before it.`,

@@ -2,7 +2,7 @@ import 'server-only'
 import { attemptsAllowed, newThing, strengthFirst } from '@/core/approaches/effects'
 import { attemptCap, firstMonthCap } from '@/core/approaches/floor'
 import { derivedLengths } from '@/core/body/derived'
-import type { Brief } from '@/core/classes/brief'
+import type { Brief, BriefPerson } from '@/core/classes/brief'
 import type { Lock } from '@/core/classes/lock'
 import type { Plan } from '@/core/classes/plan'
 import { briefPerson } from '@/core/classes/reach'
@@ -15,6 +15,8 @@ import { FAMILIES, type Family } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
 import { foldEvidence } from '@/core/readiness/evidence'
 import { grownHolds } from '@/core/readiness/grown'
+import { sideGaps } from '@/core/readiness/sides'
+import { weakerInDrills } from '@/core/readiness/weaker'
 import type { Result } from '@/core/result'
 import { readApproaches } from '@/db/approaches'
 import { listAssistants } from '@/db/assistants'
@@ -91,6 +93,7 @@ export function briefFor(ctx: Context, record: Planned, locks: readonly Lock[]):
         breathS,
         heightCm: statureCm,
         grown: grownOf(ctx, judge, { student, firstMonth: firstMonth !== null }, decisions),
+        weaker: weakerOf(ctx, judge, id),
         loopCm: body && derivedLengths(body).strapNeeded,
         firstMonth: firstMonth !== null,
         mostAttempts: attemptCap(studio.floor, firstMonth, attemptsAllowed(practice, judge.approaches(id))),
@@ -102,6 +105,12 @@ export function briefFor(ctx: Context, record: Planned, locks: readonly Lock[]):
       })
     }),
   }
+}
+
+/** The side of theirs that is behind, in the drills that even it out. */
+function weakerOf({ practice }: Context, judge: Judge, studentId: string): BriefPerson['weaker'] {
+  const { observations } = foldEvidence(judge.evidence(studentId), judge.day)
+  return weakerInDrills(practice, sideGaps(practice, observations, judge.day))
 }
 
 /** What somebody's own results let grow; whoever stands in no family in which something grows is not read for it. */

@@ -19,7 +19,7 @@ export function handNumbers(
   const solved = solveSetup(setupId, body, begun, studio.stock)
   if (!solved.ok) return []
   return solved.value.placements
-    .filter((p) => !nothingLies(p))
+    .filter((p) => !nothingLies(p) && !isSameForAll(p))
     .map((p) => ({ label: placementLabel(p.key), value: length(p.valueCm, studio) }))
 }
 
@@ -47,6 +47,11 @@ const PRESS_TEST = 'Lean on all of it with your full weight: nothing slides, roc
 /** A support of no height is nothing to fetch, and no number to read out. */
 function nothingLies({ line, valueCm }: Placement): boolean {
   return line === 'prop-top' && Math.abs(valueCm) < LEAST_SUPPORT_CM
+}
+
+/** Free floor on a mat is a metre for everybody: it is looked for once, with the room, not read out for each. */
+function isSameForAll({ key }: Placement): boolean {
+  return key === 'clear-side'
 }
 
 /** Half of a folded mat's thickness: nobody lays less than this, cm. */

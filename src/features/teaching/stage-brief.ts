@@ -131,6 +131,6 @@ function setupsOf(
 /** What a day's record may hold at most, in a drill's own unit. */
 const MOST_AMOUNT = 900
 
-function amountOf({ holdS, reps, turns, sides }: Doing): number {
-  return Math.min(MOST_AMOUNT, (holdS ?? 1) * reps * turns * (sides ? 2 : 1))
+function amountOf({ holdS, reps, turns, sides, sideMore }: Doing): number {
+  return Math.min(MOST_AMOUNT, (holdS ?? 1) * reps * turns * ((sides ? 2 : 1) + (sideMore ? 1 : 0)))
 }

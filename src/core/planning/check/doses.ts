@@ -1,5 +1,5 @@
 import type { Brief, BriefPerson } from '../../classes/brief'
-import type { Plan } from '../../classes/plan'
+import type { Doing, Plan } from '../../classes/plan'
 import { SPENT_SHARE, WAITING_RECOVERY, WORK_INTENSITY } from '../../fatigue/class-work'
 import { RATES } from '../../fatigue/compartments'
 import type { Library } from '../../practice/library'
@@ -57,7 +57,7 @@ function turnByTurn(practice: Library, person: BriefPerson, plan: Plan): Violati
     const what = taught(practice, doing.variantId)
     if (!what || doing.turns === 0) return []
     const found: Violation[] = []
-    const seconds = (doing.holdS ?? 0) * doing.reps * (doing.sides ? 2 : 1)
+    const seconds = (doing.holdS ?? 0) * doing.reps * sidesDone(doing)
     if (seconds > block.workS + 1) found.push({ code: 'too-long', studentId, seconds, mostS: block.workS })
     const limits = person.limits.filter((l) => (what.load[l.tag] ?? 0) >= l.level && l.mostSeconds !== null)
     const mostS = Math.min(Infinity, ...limits.map((l) => l.mostSeconds ?? Infinity))
@@ -67,8 +67,27 @@ function turnByTurn(practice: Library, person: BriefPerson, plan: Plan): Violati
     if ((doing.holdS ?? 0) > grownS)
       found.push({ code: 'too-long', studentId, seconds: doing.holdS ?? 0, mostS: Math.floor(grownS) })
     if (what.dose.perSide && !doing.sides) found.push({ code: 'one-sided', studentId, variantId: what.id })
+    if (doing.sideMore && !mayDoMore(person, doing, what.load))
+      found.push({ code: 'side-more', studentId, variantId: what.id })
     return found
   })
+}
+
+/** Left, right, and where one is behind that one again. */
+function sidesDone({ sides, sideMore }: Doing): number {
+  return (sides ? 2 : 1) + (sideMore ? 1 : 0)
+}
+
+/** One side more is for whoever has one behind, on no tries, and where no limit acts on what is done. */
+function mayDoMore(person: BriefPerson, doing: Doing, load: Parameters<typeof acting>[1]): boolean {
+  const behind = person.weaker[doing.variantId ?? '']
+  return (
+    doing.sides &&
+    doing.tries === 0 &&
+    behind !== undefined &&
+    behind === doing.sideFirst &&
+    acting(person, load).length === 0
+  )
 }
 
 /** What grows over weeks is held as long as the usual dose, or as it has grown to; other holds end with their turn. */
@@ -126,7 +145,7 @@ function arms(practice: Library, person: BriefPerson, plan: Plan): Violation[] {
       const { block, doing } = now
       const into = s - block.startS - block.setupS - (doing.wave - 1) * (block.workS + block.gapS)
       const cycle = block.waves * (block.workS + block.gapS)
-      const work = Math.min(block.workS, (doing.holdS ?? 4) * doing.reps * (doing.sides ? 2 : 1))
+      const work = Math.min(block.workS, (doing.holdS ?? 4) * doing.reps * sidesDone(doing))
       const atWork = into >= 0 && into % cycle < work && Math.floor(into / cycle) < doing.turns
       const level = taught(practice, doing.variantId)?.joints.shoulder ?? 0
       intensity = atWork ? (WORK_INTENSITY[level] ?? 0) : 0

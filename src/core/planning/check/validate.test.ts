@@ -87,6 +87,7 @@ const cases: [Violation['code'], Plan, Brief?][] = [
   ['try-outside', people('skill', only('p1', kick))],
   ['too-long', people('skill', () => ({ holdS: 90 }))],
   ['one-sided', people('skill', only('p1', { variantId: 'FS-05', sides: false }))],
+  ['side-more', people('skill', only('p1', { variantId: 'FS-05', sides: true, sideMore: true }))],
   [
     'spent',
     change(

@@ -40,6 +40,7 @@ export type Violation =
       readonly mostS: number
     }
   | { readonly code: 'one-sided'; readonly studentId: string; readonly variantId: string }
+  | { readonly code: 'side-more'; readonly studentId: string; readonly variantId: string }
   | { readonly code: 'spent'; readonly studentId: string; readonly share: number }
   | { readonly code: 'neck-order'; readonly studentId: string }
   | { readonly code: 'neck-twice'; readonly studentId: string }
