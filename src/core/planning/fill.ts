@@ -9,27 +9,44 @@ export type Price = (person: number, v: number) => number
 
 const FREE: Price = () => 0
 
-const worths = new WeakMap<Slot, Map<Config, readonly (readonly number[])[]>>()
+/** What a block offers, with its prices: by the number of sets, since nothing else of how it is run bears on them. */
+type Offers = {
+  readonly worths: Map<number, readonly (readonly number[])[]>
+  /** By person: which of their options is a version. */
+  readonly at: readonly ReadonlyMap<number, number>[]
+  readonly versions: readonly number[]
+}
+
+const offered = new WeakMap<Slot, Offers>()
+
+function offersOf(slot: Slot): Offers {
+  const known = offered.get(slot)
+  if (known) return known
+  const at = slot.options.map((options) => new Map(options.map((o, i) => [o.v, i])))
+  const versions = [...new Set(at.flatMap((own) => [...own.keys()]))].sort((x, y) => x - y)
+  const made = { worths: new Map(), at, versions }
+  offered.set(slot, made)
+  return made
+}
 
 /** What every option of a block is worth to whose it is, by person; worked out once. */
-function worthsOf(model: Model, slot: Slot, config: Config): readonly (readonly number[])[] {
-  const known = worths.get(slot) ?? new Map<Config, readonly (readonly number[])[]>()
-  worths.set(slot, known)
-  const found = known.get(config)
+function worthsOf(model: Model, slot: Slot, { sets }: Config): readonly (readonly number[])[] {
+  const { worths } = offersOf(slot)
+  const found = worths.get(sets)
   if (found) return found
-  const made = slot.options.map((options, p) => options.map((o) => ownWorth(model, slot, config, p, o)))
-  known.set(config, made)
+  const made = slot.options.map((options, p) => options.map((o) => ownWorth(model, slot, sets, p, o)))
+  worths.set(sets, made)
   return made
 }
 
 /** What an option is worth to somebody by itself, whatever else is chosen. */
-function ownWorth(model: Model, slot: Slot, config: Config, person: number, option: Option): number {
+function ownWorth(model: Model, slot: Slot, sets: number, person: number, option: Option): number {
   const variant = model.variants[option.v]
   const someone = model.people[person]
   if (!variant || !someone) return -Infinity
   const { kind } = slot.purpose
   const table = kind === 'peak' ? PEAK_DOSE : FLOOR_DOSE
-  const dose = table[Math.min(config.sets, option.mostTurns, table.length - 1)] ?? 0
+  const dose = table[Math.min(sets, option.mostTurns, table.length - 1)] ?? 0
   const lacks = Object.entries(variant.trains).reduce(
     (sum, [c, level]) => sum + (someone.lacks[c] ?? 0) * (level / 3),
     0,
@@ -88,13 +105,13 @@ export function fillSlot(
   const { may = () => true, price = FREE } = by
   const menu = new Set<number>()
   const limit = { working: Math.min(MOST_VERSIONS, MOST_AT_ONCE * config.waves), gentle: MOST_GENTLE }
+  const { at, versions } = offersOf(slot)
+  const worths = worthsOf(model, slot, config)
   const worthOf = (person: number, o: number): number => {
-    const own = worthsOf(model, slot, config)[person]?.[o]
+    const own = worths[person]?.[o]
     return own === undefined ? WEIGHTS.waitsThrough : own - price(person, slot.options[person]?.[o]?.v ?? -1)
   }
-  const candidates = [...new Set(slot.options.flatMap((options) => options.map((o) => o.v)))]
-    .filter(may)
-    .sort((a, b) => a - b)
+  const candidates = versions.filter(may)
   let chosen = model.people.map(() => -1)
   const isGentle = (v: number): boolean => model.variants[v]?.gentle ?? true
   const locked = model.people.flatMap((_, p) => {
@@ -104,14 +121,14 @@ export function fillSlot(
   for (const v of locked) if (room(menu, v, isGentle, limit)) menu.add(v)
   chosen = model.people.map((_, p) => bestIn(model, { slot, config }, p, menu, price))
   for (;;) {
+    const now = chosen.map((o, p) => worthOf(p, o))
     let [best, gain] = [-1, -WEIGHTS.version]
     for (const v of candidates) {
       if (menu.has(v) || !room(menu, v, isGentle, limit)) continue
-      const more = new Set([v])
-      const gained = model.people.reduce((sum, _, p) => {
-        const now = worthOf(p, chosen[p] ?? -1)
-        return sum + Math.max(0, worthOf(p, bestIn(model, { slot, config }, p, more, price)) - now)
-      }, 0)
+      const gained = now.reduce(
+        (sum, worth, p) => sum + Math.max(0, worthOf(p, at[p]?.get(v) ?? -1) - worth),
+        0,
+      )
       if (gained > gain + 1e-9) [best, gain] = [v, gained]
     }
     if (best < 0) break
@@ -149,13 +166,14 @@ function repaired(
     )
     if (deal) return now
     let [who, to, loss] = [-1, -1, Infinity]
+    const taught = new Set([...menu, ...now.map((o, p) => optionOf(p, o)?.v)])
     now.forEach((o, p) => {
       const option = optionOf(p, o)
       if (!option || asks(model, option) === 0) return
       const worth = worthsOf(model, slot, config)[p] ?? []
       const own = worth[o] ?? 0
       slot.options[p]?.forEach((other, i) => {
-        if (!now.some((n, q) => optionOf(q, n)?.v === other.v) && !menu.has(other.v)) return
+        if (!taught.has(other.v)) return
         if (asks(model, other) >= asks(model, option)) return
         const lost = (own - (worth[i] ?? 0)) / (asks(model, option) - asks(model, other))
         if (lost < loss) [who, to, loss] = [p, i, lost]
