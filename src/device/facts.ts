@@ -17,7 +17,8 @@ export async function newStamp(): Promise<Stamp> {
   // A form works in a browser that keeps nothing: only what waits on the device needs one that does.
   if (!db) return makeshift()
   const tx = db.transaction('kept', 'readwrite', STRICT)
-  const stamp = await nextStamp(tx.objectStore('kept'))
+  const { stamp, keep } = await nextStamp(tx.objectStore('kept'))
+  await keep()
   await tx.done
   return stamp
 }
@@ -60,13 +61,17 @@ export type KeptStore = Pick<
   'get' | 'put'
 >
 
-/** The next stamp inside a transaction that is open: two tabs wait for each other there and never count the same. */
-export async function nextStamp(kept: KeptStore): Promise<Stamp> {
+/**
+ * The next stamp inside a transaction that is open: two tabs wait for each other there and never count the same.
+ * @returns the stamp, and what writes the counters on in the same transaction
+ */
+export async function nextStamp(kept: KeptStore): Promise<{ stamp: Stamp; keep: () => Promise<unknown> }> {
   const [known, sequence, clock] = await Promise.all([kept.get(DEVICE), kept.get(SEQUENCE), kept.get(CLOCK)])
   const deviceId = typeof known === 'string' ? known : v7()
   const deviceSeq = (typeof sequence === 'number' ? sequence : 0) + 1
   const last = readHlc(typeof clock === 'string' ? clock : '')
   const hlc = writeHlc(tick(last, studioNowMs()), deviceId)
-  await Promise.all([kept.put(deviceId, DEVICE), kept.put(deviceSeq, SEQUENCE), kept.put(hlc, CLOCK)])
-  return { id: v7(), deviceId, deviceSeq, hlc, day: studioDay() }
+  const keep = (): Promise<unknown> =>
+    Promise.all([kept.put(deviceId, DEVICE), kept.put(deviceSeq, SEQUENCE), kept.put(hlc, CLOCK)])
+  return { stamp: { id: v7(), deviceId, deviceSeq, hlc, day: studioDay() }, keep }
 }

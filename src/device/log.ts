@@ -45,14 +45,31 @@ export async function readLog(): Promise<readonly Entry[]> {
  * @param label what it is, for whoever may have to decide about it
  */
 export async function record(draft: Draft, label: string): Promise<SentFact> {
+  keeping += 1
+  const fact = await put(draft, label).finally(() => (keeping -= 1))
+  await changed()
+  return fact
+}
+
+let keeping = 0
+
+/** Whether a tap is being kept at this moment: what can be drawn a little later waits for it. */
+export function isKeeping(): boolean {
+  return keeping > 0
+}
+
+async function put(draft: Draft, label: string): Promise<SentFact> {
   const db = await deviceDb()
   const tx = db.transaction(['facts', 'kept'], 'readwrite', STRICT)
-  const stamp = await nextStamp(tx.objectStore('kept'))
-  const fact = { ...draft, ...stamp } as SentFact
   const facts = tx.objectStore('facts')
-  await facts.add({ order: await nextOrder(facts), fact, label, state: 'waiting', why: '', atMs: Date.now() })
-  await tx.done
-  await changed()
+  // Read together and written together: on a slow tablet each round trip waits for whatever is being drawn.
+  const [{ stamp, keep }, order] = await Promise.all([nextStamp(tx.objectStore('kept')), nextOrder(facts)])
+  const fact = { ...draft, ...stamp } as SentFact
+  await Promise.all([
+    keep(),
+    facts.add({ order, fact, label, state: 'waiting', why: '', atMs: Date.now() }),
+    tx.done,
+  ])
   return fact
 }
 

@@ -1,6 +1,7 @@
 'use client'
 
 import { Button, Group, Progress, SegmentedControl, Switch, Text, Title } from '@mantine/core'
+import { memo } from 'react'
 import type { Breathing } from '@/core/teaching/breath'
 import { formatClock } from '@/core/units'
 import classes from './teach-screen.module.css'
@@ -30,7 +31,12 @@ export function ClassClock({ title, part, leftS, through, paused }: ClockProps) 
           {formatClock(leftS)}
         </Text>
       </Group>
-      <Progress value={Math.min(100, through * 100)} aria-label="How far through this block" />
+      {/* In whole hundredths, without a transition: on a slow tablet every frame of one holds up a tap. */}
+      <Progress
+        value={Math.min(100, Math.floor(through * 100))}
+        transitionDuration={0}
+        aria-label="How far through this block"
+      />
     </div>
   )
 }
@@ -60,15 +66,14 @@ type HandsProps = {
   setLoudness: (value: string) => void
   /** Empty while the class keeps its time. */
   late: string
-  /** What gives for it, a line a block. */
-  gives: readonly string[]
-  onPause: () => void
-  onMore: () => void
-  onLate: () => void
+  /** What gives for it, in a line; empty where nothing is left to. */
+  gives: string
+  at: number
+  happen: (event: 'paused' | 'resumed' | 'more' | 'late', blockIndex: number) => void
 }
 
 /** Hands on the clock: pause, a minute more, and what gives when the class runs late. */
-export function ClockHands({
+export const ClockHands = memo(function ClockHands({
   paused,
   loudness,
   setLoudness,
@@ -76,17 +81,21 @@ export function ClockHands({
   gives,
   counted,
   onCounted,
-  onPause,
-  onMore,
-  onLate,
+  at,
+  happen,
 }: HandsProps) {
   return (
     <>
       <Group gap="sm">
-        <Button size="md" mih={48} variant={paused ? 'filled' : 'default'} onClick={onPause}>
+        <Button
+          size="md"
+          mih={48}
+          variant={paused ? 'filled' : 'default'}
+          onClick={() => happen(paused ? 'resumed' : 'paused', at)}
+        >
           {paused ? 'Go on' : 'Pause'}
         </Button>
-        <Button size="md" mih={48} variant="default" disabled={paused} onClick={onMore}>
+        <Button size="md" mih={48} variant="default" disabled={paused} onClick={() => happen('more', at)}>
           A minute more
         </Button>
         <SegmentedControl
@@ -106,10 +115,10 @@ export function ClockHands({
       {late === '' ? null : (
         <div role="status" className={classes.late}>
           <Text fw={650}>{late}.</Text>
-          {gives.length > 0 ? (
+          {gives !== '' ? (
             <>
-              <Text>To end in time: {gives.join('; ')}. Rest keeps its five minutes.</Text>
-              <Button size="md" mih={48} mt="xs" variant="default" onClick={onLate}>
+              <Text>To end in time: {gives}. Rest keeps its five minutes.</Text>
+              <Button size="md" mih={48} mt="xs" variant="default" onClick={() => happen('late', at)}>
                 Shorten it so
               </Button>
             </>
@@ -120,4 +129,4 @@ export function ClockHands({
       )}
     </>
   )
-}
+})

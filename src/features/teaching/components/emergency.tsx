@@ -2,10 +2,11 @@
 
 import { Button, Collapse, Text } from '@mantine/core'
 import { useDisclosure } from '@mantine/hooks'
+import { memo } from 'react'
 import type { TeachData } from '../queries'
 
 /** The emergency card, one tap away, from what lies on this device. */
-export function Emergency({ lines }: { lines: TeachData['emergency'] }) {
+export const Emergency = memo(function Emergency({ lines }: { lines: TeachData['emergency'] }) {
   const [opened, { toggle }] = useDisclosure()
   return (
     <section aria-label="Emergency card">
@@ -35,4 +36,4 @@ export function Emergency({ lines }: { lines: TeachData['emergency'] }) {
       </Collapse>
     </section>
   )
-}
+})

@@ -1,11 +1,12 @@
 'use client'
 
 import { Button, Chip, Group, NativeSelect, SegmentedControl, Text } from '@mantine/core'
-import { useState } from 'react'
+import { memo } from 'react'
 import { tapOf, type Seen } from '@/core/teaching/outcome'
 import type { TeachPerson } from '../queries'
 import type { StageBrief } from '../stage-brief'
 import type { Mark } from './use-class-run'
+import { usePicks, type Picks } from './use-picks'
 
 const LEVELS = [
   { value: 'took-off', label: 'Took off' },
@@ -17,7 +18,7 @@ const LEVELS = [
 const LEADS = [
   { value: 'left', label: 'Left leads' },
   { value: 'right', label: 'Right leads' },
-]
+] as const
 /** Whose strength it was: what hands carried proves nothing of the student. */
 const HELP: { value: Mark['help']; label: string }[] = [
   { value: 'alone', label: 'Alone' },
@@ -44,90 +45,77 @@ type Props = {
   person: TeachPerson
   stage: StageBrief
   undo: React.ReactNode
-  onMark: (mark: Mark) => void
+  onMark: (mark: Mark) => Promise<void>
 }
 
 /** What came of it: how far, which faults, and one tap for what was seen. */
 export function Taps({ person, stage, undo, onMark }: Props) {
-  const [faults, setFaults] = useState<string[]>([])
-  const [level, setLevel] = useState<Mark['level']>('hop')
-  const [lead, setLead] = useState<'left' | 'right'>('left')
-  const [help, setHelp] = useState<Mark['help']>('alone')
-  const [held, setHeld] = useState('')
-  const [setup, setSetup] = useState(stage.setups[0]?.id ?? '')
-  const [stopping, setStopping] = useState(false)
-  const mark = (seen: Seen): void => {
-    onMark({
-      studentId: person.id,
-      stageId: stage.id,
-      level: stage.leavesFloor ? level : 'practised',
-      help,
-      ...(stage.leads ? { lead } : {}),
-      ...(stage.timed && held !== '' ? { seconds: Number(held) } : {}),
-      ...(setup === '' ? {} : { setupId: setup }),
-      ...tapOf(seen, faults),
-    })
-    setFaults([])
-    setHelp('alone')
-    setHeld('')
-    // The other leg leads next; a tap corrects it.
-    setLead((now) => (now === 'left' ? 'right' : 'left'))
-    setStopping(false)
-  }
+  const { picks, pick, take } = usePicks(stage.setups[0]?.id ?? '')
+  const { faults, stopping } = picks
+  const mark = (seen: Seen): void =>
+    take(({ level, help, lead, held, setup, faults: shown }) =>
+      onMark({
+        studentId: person.id,
+        stageId: stage.id,
+        level: stage.leavesFloor ? level : 'practised',
+        help,
+        ...(stage.leads ? { lead } : {}),
+        ...(stage.timed && held !== '' ? { seconds: Number(held) } : {}),
+        ...(setup === '' ? {} : { setupId: setup }),
+        ...tapOf(seen, shown),
+      }),
+    )
   return (
     <>
       {stage.leavesFloor ? (
-        <SegmentedControl
-          aria-label={`How far ${person.name} got`}
-          data={[...LEVELS]}
-          value={level}
-          onChange={(v) => setLevel(v)}
-          size="md"
+        <Choice
+          label={`How far ${person.name} got`}
+          data={LEVELS}
+          value={picks.level}
+          name="level"
+          onPick={pick}
         />
       ) : null}
       <Group gap="sm">
         {stage.leads ? (
-          <SegmentedControl
-            aria-label={`Which leg of ${person.name} leads`}
+          <Choice
+            label={`Which leg of ${person.name} leads`}
             data={LEADS}
-            value={lead}
-            onChange={(v) => setLead(v === 'right' ? 'right' : 'left')}
-            size="md"
+            value={picks.lead}
+            name="lead"
+            onPick={pick}
           />
         ) : null}
         {person.touch === 'no' ? null : (
-          <SegmentedControl
-            aria-label={`Hands on ${person.name}`}
+          <Choice
+            label={`Hands on ${person.name}`}
             data={HELP}
-            value={help}
-            onChange={(v) => setHelp(HELP.find((h) => h.value === v)?.value ?? 'alone')}
-            size="md"
+            value={picks.help}
+            name="help"
+            onPick={pick}
           />
         )}
         {stage.timed ? (
-          <SegmentedControl
-            aria-label={`How long ${person.name} held`}
+          <Choice
+            label={`How long ${person.name} held`}
             data={HELD}
-            fullWidth
-            w="100%"
-            maw={420}
-            value={held}
-            onChange={setHeld}
-            size="md"
+            value={picks.held}
+            name="held"
+            onPick={pick}
+            wide
           />
         ) : null}
         {stage.setups.length === 0 ? null : (
           <NativeSelect
             aria-label={`What ${person.name} uses`}
             data={stage.setups.map(({ id, name }) => ({ value: id, label: name }))}
-            value={setup}
-            // It stays so for the turns that follow: props do not change between two tries.
-            onChange={(e) => setSetup(e.currentTarget.value)}
+            value={picks.setup}
+            onChange={(e) => pick({ setup: e.currentTarget.value })}
             size="md"
           />
         )}
       </Group>
-      <Chip.Group multiple value={faults} onChange={setFaults}>
+      <Chip.Group multiple value={faults} onChange={(on) => pick({ faults: on })}>
         <Group gap="xs" role="group" aria-label={`Faults of ${person.name}`}>
           {stage.faults.map((fault) => (
             <Chip
@@ -145,12 +133,35 @@ export function Taps({ person, stage, undo, onMark }: Props) {
       <Outcomes
         {...{ person, undo, stopping, mark }}
         isFaulty={faults.length > 0}
-        onStopping={() => setStopping((open) => !open)}
+        onStopping={() => pick({ stopping: !stopping })}
       />
       {stopping ? <Stops {...{ person }} onStop={mark} /> : null}
     </>
   )
 }
+
+type ChoiceProps = {
+  label: string
+  name: 'level' | 'lead' | 'help' | 'held'
+  data: readonly { readonly value: string; readonly label: string }[]
+  value: string
+  onPick: (part: Partial<Picks>) => void
+  wide?: boolean
+}
+
+/** One of a few, drawn again only when the pick is another: a tap must not wait for four of these. */
+const Choice = memo(function Choice({ label, name, data, value, onPick, wide }: ChoiceProps) {
+  return (
+    <SegmentedControl
+      aria-label={label}
+      data={[...data]}
+      value={value}
+      onChange={(picked) => onPick({ [name]: picked })}
+      size="md"
+      {...(wide ? { fullWidth: true, w: '100%', maw: 420 } : {})}
+    />
+  )
+})
 
 /** One tap for what was seen; why somebody stopped is asked after. */
 function Outcomes({

@@ -3,15 +3,13 @@
 import { Alert, Button, Group, Stack, Text } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import Link from 'next/link'
-import { memo, useMemo } from 'react'
+import { memo, useCallback, useMemo } from 'react'
 import { isWork, type PlanBlock } from '@/core/classes/plan'
 import { blockClock, isPaused } from '@/core/classes/run'
 import { breathingAt } from '@/core/teaching/breath'
 import { catchUp, lateBy } from '@/core/teaching/catch-up'
 import { momentOf, type Moment } from '@/core/teaching/class-run'
-import { firstNames } from '@/core/words/first-names'
 import { giveWords, lateWords } from '@/core/words/late'
-import { count, list } from '@/core/words/number'
 import { useLive } from '@/device/use-live'
 import { useKept } from '@/device/use-log'
 import { PART_DO } from '@/core/words/plan'
@@ -23,6 +21,7 @@ import { EverybodyDid } from './drill-tap'
 import { Emergency } from './emergency'
 import { FreePlaces, Together, Waiting } from './meanwhile'
 import { PersonStrip } from './person-strip'
+import { isCut, Phase } from './phase'
 import { useAwake } from './use-awake'
 import { useBell } from './use-bell'
 import { useClassRun } from './use-class-run'
@@ -91,17 +90,16 @@ function Running({ data, taught }: { data: TeachData; taught: Taught }) {
   const paused = isPaused(run)
   const [{ counted }, keepCounted] = useKept('breath', { counted: false })
   const breathing = counted && block && isWork(block) ? breathingAt(block, moment, data.breathS) : null
-  const advance = (): void => (next < 0 ? happen('ended', at) : happen('block', next))
-  const pause = (): void => happen(paused ? 'resumed' : 'paused', at)
+  const onCounted = useCallback((on: boolean) => keepCounted({ counted: on }), [keepCounted])
   useHotkeys([
-    ['n', advance],
-    ['p', pause],
+    ['n', () => goOn(happen, at, next)],
+    ['p', () => happen(paused ? 'resumed' : 'paused', at)],
     ...Array.from({ length: 9 }, (_, i): [string, () => void] => [
       String(i + 1),
       () => {
         const person = up[i]
         const stage = person ? doing[person.id] : undefined
-        if (person && stage?.taps) mark(cleanMark(person.id, stage))
+        if (person && stage?.taps) void mark(cleanMark(person.id, stage))
       },
     ]),
   ])
@@ -115,78 +113,78 @@ function Running({ data, taught }: { data: TeachData; taught: Taught }) {
         paused={paused}
       />
       <Phase block={block} moment={moment} going={going} cut={isCut(data.plan.blocks[at], block)} />
-      {block && isWork(block) && moment.turn ? (
-        <FreePlaces
-          {...{ block, people: data.people, going, doing }}
-          index={moment.turn.index}
-          owing={(p) => owedNow(p, at, taught.drilled).length > 0}
-        />
-      ) : null}
+      <Before {...{ data, taught, block, going }} index={moment.turn?.index ?? null} />
       {breathing ? <Breath {...breathing} /> : null}
-      {going.map((person) => (
-        <WarmsUpFirst key={person.id} person={person} blockIndex={at} drilling={taught} />
-      ))}
       <Doing {...{ data, taught, block, up }} />
       {failed === '' ? null : (
         <Alert color="clay" role="alert" title={failed} styles={{ title: { color: 'var(--warn-ink)' } }} />
       )}
-      <Group>
-        <Button size="lg" mih={64} onClick={advance}>
-          {next < 0 ? 'End the class' : `Next: ${titles[next] ?? ''}`}
-        </Button>
-        {at > 0 ? (
-          <Button size="lg" mih={64} variant="default" onClick={() => happen('block', at - 1)}>
-            Back a block
-          </Button>
-        ) : null}
-      </Group>
-      <Hands
-        {...{ data, taught, now, moment, counted }}
-        breath={breathing?.breath ?? null}
-        onCounted={(on) => keepCounted({ counted: on })}
-        onPause={pause}
-      />
+      <Onward {...{ at, next, happen }} title={titles[next] ?? ''} />
+      <Hands {...{ data, taught, now, moment, counted, onCounted }} breath={breathing?.breath ?? null} />
       <Emergency lines={data.emergency} />
     </Stack>
   )
 }
 
-const PHASE_WORD = { ready: 'Fetch and build', up: 'Up now', change: 'Change over' } as const
+type Happen = Taught['happen']
 
-/** What the turn is at, and who is next. */
-function Phase({
-  block,
-  moment: { turn },
-  going,
-  cut,
+function goOn(happen: Happen, at: number, next: number): void {
+  if (next < 0) happen('ended', at)
+  else happen('block', next)
+}
+
+// The clock ticks four times a second: nothing below it is drawn again by a tick unless what it shows has changed, since on
+// a slow tablet a tap waits for whatever is being drawn.
+
+/** To the next block, and back. */
+const Onward = memo(function Onward({
+  at,
+  next,
+  title,
+  happen,
 }: {
-  block: PlanBlock | undefined
-  moment: Moment
-  going: readonly TeachPerson[]
-  /** Whether it has fewer sets than were planned: the doses beside the names are of the plan. */
-  cut: boolean
+  at: number
+  next: number
+  title: string
+  happen: Happen
 }) {
-  if (!turn || !block || !isWork(block)) return null
-  const [now, next] = turnsAt(block, turn.index)
-  const inTurns = block.waves > 1
-  const called = firstNames(going.map((p) => p.name))
-  const names = next && inTurns ? upIn(next, going).map((p) => called(p.name)) : []
   return (
-    <div aria-live="polite">
-      <Text fz={{ base: 22, sm: 28 }} fw={600} span>
-        {PHASE_WORD[turn.phase]}
-        {block.sets > 1 && now ? `, set ${now.set} of ${block.sets}` : ''}
-        {next ? '' : ', last turn'}
-      </Text>
-      {cut ? <Text fw={600}>Shortened to {count(block.sets, 'set')}: fewer turns for everybody.</Text> : null}
-      {names.length > 0 ? <Text fz={{ base: 16, sm: 20 }}>After them: {list(names)}</Text> : null}
-    </div>
+    <Group>
+      <Button size="lg" mih={64} onClick={() => goOn(happen, at, next)}>
+        {next < 0 ? 'End the class' : `Next: ${title}`}
+      </Button>
+      {at > 0 ? (
+        <Button size="lg" mih={64} variant="default" onClick={() => happen('block', at - 1)}>
+          Back a block
+        </Button>
+      ) : null}
+    </Group>
   )
-}
+})
 
-function isCut(planned: PlanBlock | undefined, now: PlanBlock | undefined): boolean {
-  return !!planned && !!now && isWork(planned) && isWork(now) && now.sets < planned.sets
-}
+/** Who may go up in a free place, and who warms up first. */
+const Before = memo(function Before({
+  data,
+  taught,
+  block,
+  going,
+  index,
+}: Omit<DoingProps, 'up'> & { going: readonly TeachPerson[]; index: number | null }) {
+  const at = taught.run.blockIndex
+  return (
+    <>
+      {block && isWork(block) && index !== null ? (
+        <FreePlaces
+          {...{ block, index, people: data.people, going, doing: data.work[at] ?? {} }}
+          owing={(p) => owedNow(p, at, taught.drilled).length > 0}
+        />
+      ) : null}
+      {going.map((person) => (
+        <WarmsUpFirst key={person.id} person={person} blockIndex={at} drilling={taught} />
+      ))}
+    </>
+  )
+})
 
 type DoingProps = {
   data: TeachData
@@ -241,7 +239,6 @@ function Hands({
   counted,
   breath,
   onCounted,
-  onPause,
 }: {
   data: TeachData
   taught: Taught
@@ -250,7 +247,6 @@ function Hands({
   counted: boolean
   breath: number | null
   onCounted: (on: boolean) => void
-  onPause: () => void
 }) {
   const at = run.blockIndex
   const awake = useAwake(true)
@@ -264,11 +260,9 @@ function Hands({
   return (
     <>
       <ClockHands
-        {...{ loudness, setLoudness, late, counted, onCounted, onPause }}
+        {...{ loudness, setLoudness, late, counted, onCounted, at, happen }}
         paused={isPaused(run)}
-        gives={late === '' ? [] : said(catchUp(plan, at, lateS).gives)}
-        onMore={() => happen('more', at)}
-        onLate={() => happen('late', at)}
+        gives={late === '' ? '' : said(catchUp(plan, at, lateS).gives).join('; ')}
       />
       {gives.length > 0 ? <Text c="dimmed">Shortened: {said(gives).join('; ')}.</Text> : null}
       {awake ? null : <Text c="dimmed">This screen may go dark by itself here: keep it lit by hand.</Text>}

@@ -1,6 +1,6 @@
 'use client'
 
-import { useEffect, useRef } from 'react'
+import { useCallback, useEffect, useRef, type RefObject } from 'react'
 import { useKept } from '@/device/use-log'
 
 /** How loud a bell is, 0 to 1; none at first, since some rooms want quiet. */
@@ -29,22 +29,11 @@ export function useBell(
   const [{ loudness }, keep] = useKept('bell', { loudness: '0' })
   const audio = useRef<AudioContext | null>(null)
   const before = useRef(phase)
-  const ring = (hz: number, volume: number): void => {
-    audio.current ??= new AudioContext()
-    const { current: context } = audio
-    const tone = context.createOscillator()
-    const gain = context.createGain()
-    tone.frequency.value = hz
-    gain.gain.setValueAtTime(volume, context.currentTime)
-    gain.gain.exponentialRampToValueAtTime(0.001, context.currentTime + RING_S)
-    tone.connect(gain).connect(context.destination)
-    tone.start()
-    tone.stop(context.currentTime + RING_S)
-  }
   useEffect(() => {
     if (before.current === phase) return
     before.current = phase
-    if (phase !== '' && Number(loudness) > 0) ring(phase.endsWith('up') ? HIGH_HZ : LOW_HZ, Number(loudness))
+    if (phase !== '' && Number(loudness) > 0)
+      ring(audio, phase.endsWith('up') ? HIGH_HZ : LOW_HZ, Number(loudness))
   }, [phase, loudness])
   const breathBefore = useRef(breath)
   useEffect(() => {
@@ -52,13 +41,27 @@ export function useBell(
     breathBefore.current = breath
     // The first breath of a turn begins with its bell.
     if (breath !== null && breath > 1 && Number(loudness) > 0)
-      ring(BREATH_HZ, BREATH_SHARE * Number(loudness))
+      ring(audio, BREATH_HZ, BREATH_SHARE * Number(loudness))
   }, [breath, loudness])
-  return {
-    loudness,
-    setLoudness: (value) => {
+  const setLoudness = useCallback(
+    (value: string) => {
       keep({ loudness: value })
-      if (Number(value) > 0) ring(HIGH_HZ, Number(value))
+      if (Number(value) > 0) ring(audio, HIGH_HZ, Number(value))
     },
-  }
+    [keep],
+  )
+  return { loudness, setLoudness }
+}
+
+function ring(audio: RefObject<AudioContext | null>, hz: number, volume: number): void {
+  audio.current ??= new AudioContext()
+  const { current: context } = audio
+  const tone = context.createOscillator()
+  const gain = context.createGain()
+  tone.frequency.value = hz
+  gain.gain.setValueAtTime(volume, context.currentTime)
+  gain.gain.exponentialRampToValueAtTime(0.001, context.currentTime + RING_S)
+  tone.connect(gain).connect(context.destination)
+  tone.start()
+  tone.stop(context.currentTime + RING_S)
 }
