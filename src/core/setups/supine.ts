@@ -55,6 +55,8 @@ function crownToWall(body: Body, elbowDeg: number): number {
 }
 
 /** A neck longer than this, where the usual one is 0.182 of stature, wants the support a little off the chair; else it touches. */
+/** Nearer than this it touches, cm. */
+const LEAST_OFF_CM = 0.5
 const LONG_NECK = 0.188
 
 const chairStand = defineSetup({
@@ -101,7 +103,7 @@ const chairStand = defineSetup({
       ],
       steps: [
         step('chair-on-mat-seat-padded'),
-        step('support-at-front-legs', { offCm: off }),
+        off < LEAST_OFF_CM ? step('support-at-front-legs') : step('support-off-front-legs', { offCm: off }),
         step('sit-sideways-legs-over-back'),
         step('hold-rear-legs-slide'),
         step('shoulders-on-support'),

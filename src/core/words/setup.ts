@@ -1,5 +1,6 @@
 import type { Position } from '../mechanics/position'
 import type { ContactPart } from '../mechanics/contacts'
+import { rigOf } from '../setups/rig'
 import type { Placement, SetupProp, SetupSolution, SetupStep, SetupWarning } from '../setups/setup'
 import { count, length, percent, type Wording } from './number'
 import { FAULT_PHRASES } from './setup-faults'
@@ -23,6 +24,22 @@ export function bodyWay({ bodyWay: way }: Placement, wording: Wording): string {
   if (!way) return 'By tape.'
   const sentence = BODY_WAYS[way.measure] ?? way.measure
   return `${fill(sentence, way.numbers, wording)} (within ${length(way.withinCm, wording)}).`
+}
+
+/** Asked for before a rig carries anybody whose setup names no test of its own. */
+const PRESS_TEST = 'Lean on all of it with your full weight: nothing slides, rocks or tips.'
+
+/**
+ * How a rig is built, a step a line with a press test last whatever its setup says, and how somebody then goes in.
+ * @param steps of the solved setup; none where there is no body to solve it for
+ */
+export function describeRig(
+  steps: readonly SetupStep[],
+  wording: Wording,
+): { builds: string[]; goesIn: string[] } {
+  const { builds, tested, goesIn } = rigOf(steps)
+  const say = (list: readonly SetupStep[]): string[] => list.map((s) => describeStep(s, wording))
+  return { builds: [...say(builds), ...(tested ? [] : [PRESS_TEST])], goesIn: say(goesIn) }
 }
 
 /** One step of the list, in the order it is done. */
@@ -98,6 +115,14 @@ const PROP_NAMES: Readonly<Record<string, readonly [one: string, many: string]>>
 export function propNoun(kind: string, { propNames = {} }: Wording): readonly [one: string, many: string] {
   const own = propNames[kind]
   return own === undefined ? (PROP_NAMES[kind] ?? [kind, `${kind}s`]) : [own, `${own}s`]
+}
+
+/** `2 blocks, 1 strap`; empty where nothing is. */
+export function describePieces(
+  pieces: readonly { readonly kind: string; readonly count: number }[],
+  wording: Wording,
+): string {
+  return pieces.map(({ kind, count: n }) => count(n, ...propNoun(kind, wording))).join(', ')
 }
 
 /** What to fetch. */

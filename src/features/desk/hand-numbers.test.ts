@@ -24,6 +24,7 @@ it('no sheet tells anybody to lay nothing: a support of no height is not a numbe
 
 it('what is lain on the floor for has no number, a hand base has its widths', () => {
   expect(ownNumbers(ctx, bodyOf(168), 'SETUP-supine-floor', usual)).toBe('')
+  expect(ownNumbers(ctx, bodyOf(168), 'SETUP-floor-clear', usual)).toBe('')
   expect(ownNumbers(ctx, bodyOf(168), 'SETUP-wall-touch-forearm', usual)).toMatch(/Elbow to wall \d/)
 })
 
@@ -31,11 +32,19 @@ it('every rig is tested before anybody goes in, with own numbers or with none', 
   const rigs = ctx.practice.setups.filter((s) => s.rig)
   expect(rigs.length).toBeGreaterThan(10)
   for (const { id } of rigs) {
-    const steps = rigSteps(ctx, bodyOf(168), id, usual)
-    expect([id, steps.some((s) => /must not|nothing slides/i.test(s))]).toEqual([id, true])
-    expect(new Set(steps).size).toBe(steps.length)
-    expect(rigSteps(ctx, null, id, usual)).toEqual([expect.stringMatching(/full weight/)])
+    const { builds, goesIn } = rigSteps(ctx, bodyOf(168), id, usual)
+    expect([id, builds.some((s) => /must not|nothing slides/i.test(s))]).toEqual([id, true])
+    expect(new Set([...builds, ...goesIn]).size).toBe(builds.length + goesIn.length)
+    // Nobody climbs, slides or hangs in it before it is tested.
+    for (const step of builds)
+      expect(step).not.toMatch(/over the back-rest|legs up|slide down|one leg|roll up|Throat/)
+    for (const step of goesIn) expect(step).not.toMatch(/^\d+ slabs|^Two|^Chair|^Pad|must not|full weight/)
+    expect([id, goesIn.length > 0]).toEqual([id, true])
+    expect(rigSteps(ctx, null, id, usual)).toEqual({
+      builds: [expect.stringMatching(/full weight/)],
+      goesIn: [],
+    })
   }
-  expect(rigSteps(ctx, bodyOf(168), 'SETUP-dolphin-plain', usual)).toEqual([])
-  expect(rigSteps(ctx, bodyOf(168), null, usual)).toEqual([])
+  expect(rigSteps(ctx, bodyOf(168), 'SETUP-dolphin-plain', usual).builds).toEqual([])
+  expect(rigSteps(ctx, bodyOf(168), null, usual).builds).toEqual([])
 })

@@ -10,9 +10,8 @@ import type { Library } from '@/core/practice/library'
 import type { Drill, Family, Stage } from '@/core/practice/schema'
 import { barsStage } from '@/core/screening/stage-limits'
 import { describeTouch } from '@/core/words/floor'
-import { count } from '@/core/words/number'
 import { describeChange, NOTHING_OPEN } from '@/core/words/plan'
-import { propNoun } from '@/core/words/setup'
+import { describePieces } from '@/core/words/setup'
 import { describeWhy } from '@/core/words/why'
 import { describeTurns, isShared, placeName } from '@/core/words/turns'
 import { anyBody, bodyOfStudent } from '../body'
@@ -96,7 +95,7 @@ export function doingView(doing: Doing, block: Work, view: View): DoingView {
     dose: describeTurns(doing, usualSeconds(block, what)),
     changed: changedWords(doing, view),
     numbers: ownNumbers(view.ctx, body, doing.setupId, view.waysOf(studentId)),
-    props: doing.props.map(({ kind, count: n }) => count(n, ...propNoun(kind, studio))).join(', '),
+    props: describePieces(doing.props, studio),
     place: placeName(doing.place, view.brief?.room),
     shared: isShared(doing.place, view.brief?.room),
     helper: doing.helper === null ? '' : view.helperName(doing.helper),

@@ -13,12 +13,13 @@ import { likelyFaults } from '@/core/readiness/likely-faults'
 import { setupChoices } from '@/core/readiness/setup-choices'
 import { describeChange, NOTHING_OPEN } from '@/core/words/plan'
 import { faultName } from '@/core/words/reason'
+import { describePieces } from '@/core/words/setup'
 import { describeTurns } from '@/core/words/turns'
 import type { StudentRecord } from '@/db/students'
 import { anyBody, bodyOfStudent } from '../body'
 import type { Context } from '../context'
 import { faultAnswers } from '../desk/fault-answers'
-import { ownNumbers, rigSteps } from '../desk/hand-numbers'
+import { ownNumbers, rigSteps, type Rig } from '../desk/hand-numbers'
 import type { Judge } from '../desk/judge'
 import { drillOf } from './together'
 
@@ -52,8 +53,10 @@ export type StageBrief = {
   timed: boolean
   /** Where hands and props go on this body; empty where nothing is built. */
   numbers: string
-  /** How its rig is built, a step a line; empty where nothing stands all block long. */
-  rig: string[]
+  /** What they use, counted; empty where nothing. */
+  props: string
+  /** How its rig is built and gone into, a step a line; empty where nothing stands all block long. */
+  rig: Rig
   /** Ways of building it, the planned one first; empty where there is only one. */
   setups: { id: string; name: string }[]
   /** With what to say and do when one is seen, for this person. */
@@ -75,6 +78,8 @@ export function stageBrief(
   const stage = practice.stages.find((s) => s.id === doing.variantId)
   const own = bodyOfStudent(student)
   const body = own ?? anyBody()
+  const ways = judge.approaches(doing.studentId)
+  const props = describePieces(doing.props, ctx.studio)
   if (!stage)
     return {
       ...at,
@@ -84,9 +89,10 @@ export function stageBrief(
       ...{
         timed: false,
         faults: [],
-        rig: [],
+        rig: rigSteps(ctx, own, doing.setupId, ways),
         setups: [],
-        numbers: '',
+        numbers: ownNumbers(ctx, own, doing.setupId, ways),
+        props,
         dose: describeTurns(doing, stays ? Infinity : drill?.usualS),
       },
       name: drill?.name ?? NOTHING_OPEN,
@@ -102,7 +108,7 @@ export function stageBrief(
     taps: true,
     drill: null,
     name: stage.name,
-    cue: cueFor(practice, judge.approaches(doing.studentId), stage),
+    cue: cueFor(practice, ways, stage),
     dose: describeTurns(doing, stays ? Infinity : stage.dose.seconds?.value),
     change,
     exit: findById(practice.exits, stage.exits[0] ?? '').do,
@@ -111,8 +117,9 @@ export function stageBrief(
     faults: likelyFaults(stage.faults, seen, judge.day)
       .slice(0, CHIPS)
       .map((id) => ({ id, name: faultName(practice, id), help: answer(id) })),
-    numbers: ownNumbers(ctx, own, doing.setupId, judge.approaches(doing.studentId)),
-    rig: rigSteps(ctx, own, doing.setupId, judge.approaches(doing.studentId)),
+    numbers: ownNumbers(ctx, own, doing.setupId, ways),
+    props,
+    rig: rigSteps(ctx, own, doing.setupId, ways),
     setups: setupsOf(practice, setupChoices(practice, stage, judge.tonight(doing.studentId)), doing.setupId),
     picture: pictureFor(practice, stage.id, body),
   }

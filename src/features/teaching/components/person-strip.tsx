@@ -88,7 +88,11 @@ function Strip({ classId, person, stage, recorded, onMark, onUndo, drilling }: P
             ) : null}
           </Text>
         )}
-        {stage.drill !== null && stopped === null ? <DrillTap {...{ person, stage, drilling }} /> : null}
+        {stage.drill !== null && stopped === null ? (
+          <Rig {...{ classId, person, stage }}>
+            <DrillTap {...{ person, stage, drilling }} />
+          </Rig>
+        ) : null}
         {!stage.taps ? null : stopped !== null ? (
           <Group>{undo}</Group>
         ) : (
@@ -115,6 +119,7 @@ function Version({ stage }: Pick<Props, 'stage'>) {
       </Text>
       {stage.dose === '' ? null : <Text size="sm">{stage.dose}</Text>}
       {stage.numbers === '' ? null : <Text size="sm">{stage.numbers}</Text>}
+      {stage.props === '' ? null : <Text size="sm">Props: {stage.props}.</Text>}
       {stage.helper === '' ? null : <Text fw={600}>With {stage.helper} beside.</Text>}
       {stage.change === '' ? null : <Text fw={600}>{stage.change}</Text>}
     </>
