@@ -22,6 +22,7 @@ import { Emergency } from './emergency'
 import { FreePlaces, Together, Waiting } from './meanwhile'
 import { PersonStrip } from './person-strip'
 import { isCut, Phase } from './phase'
+import classes from './teach-screen.module.css'
 import { useAwake } from './use-awake'
 import { useBell } from './use-bell'
 import { useClassRun } from './use-class-run'
@@ -209,20 +210,22 @@ const Doing = memo(function Doing({ data, taught, block, up }: DoingProps) {
   return (
     <>
       <EverybodyDid people={data.people} doing={doing} drilling={taught} recorded={recorded} />
-      {(inTurns ? up : data.people).map((person) => {
-        const stage = doing[person.id]
-        return stage ? (
-          <PersonStrip
-            key={person.id}
-            classId={data.classId}
-            {...{ person, stage }}
-            recorded={recorded.filter((r) => r.studentId === person.id)}
-            onMark={mark}
-            onUndo={undo}
-            drilling={{ ...taught, drilled: taught.drilled.filter((d) => d.studentId === person.id) }}
-          />
-        ) : null
-      })}
+      <div className={classes.strips}>
+        {(inTurns ? up : data.people).map((person) => {
+          const stage = doing[person.id]
+          return stage ? (
+            <PersonStrip
+              key={person.id}
+              classId={data.classId}
+              {...{ person, stage }}
+              recorded={recorded.filter((r) => r.studentId === person.id)}
+              onMark={mark}
+              onUndo={undo}
+              drilling={{ ...taught, drilled: taught.drilled.filter((d) => d.studentId === person.id) }}
+            />
+          ) : null
+        })}
+      </div>
       {inTurns ? (
         <Waiting people={data.people.filter((p) => !up.includes(p))} doing={doing} recorded={recorded} />
       ) : null}
