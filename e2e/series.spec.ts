@@ -68,3 +68,43 @@ test('a table is looked through row by row, and comes in whole or not at all', a
   await page.goto(`${app.address}/students`)
   await expect(page.getByRole('link', { name: 'Nia Corrow' }).first()).toBeVisible()
 })
+
+test('a strength sequence for two is composed, changed, run by the clock and written down', async ({
+  page,
+}) => {
+  await page.clock.install({ time: new Date('2026-03-10T18:30:00Z') })
+  await page.goto(`${app.address}/progress`)
+  await page.getByRole('link', { name: 'Strength', exact: true }).click()
+  await page.getByRole('textbox', { name: 'Name' }).fill('Strong arms')
+  const whom = page.getByRole('combobox', { name: 'For whom' })
+  for (const name of ['Wren Haskett', 'Greta Sommerby']) {
+    await whom.fill(name)
+    await page.getByRole('option', { name }).click()
+  }
+  await page.getByLabel('Minutes').fill('30')
+  await page.getByRole('button', { name: 'Compose it' }).click()
+  await expect(page.getByText('At most 20 minutes.')).toBeVisible()
+  await page.getByLabel('Minutes').fill('12')
+  await page.getByRole('button', { name: 'Compose it' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Strong arms' })).toBeVisible()
+  for (const part of ['To warm up', 'Strength', 'To unload', 'Rest'])
+    await expect(page.getByRole('heading', { level: 2, name: part, exact: true }).first()).toBeVisible()
+
+  const swap = page.getByRole('combobox', { name: /^Instead of / }).first()
+  const was = ((await swap.getAttribute('aria-label')) ?? '').replace('Instead of ', '')
+  await swap.click()
+  await page.getByRole('option').first().click()
+  await expect(page.getByRole('combobox', { name: `Instead of ${was}`, exact: true })).toHaveCount(0)
+
+  await page.getByRole('button', { name: 'Run it' }).click()
+  const running = page.getByRole('group', { name: 'Running' })
+  await expect(running.getByText('To warm up')).toBeVisible()
+  await expect(page.getByRole('timer')).toBeVisible()
+  // The first part ends by itself.
+  const first = await running.getByText(/./).nth(1).textContent()
+  await page.clock.runFor(130_000)
+  await expect(running.getByText(first ?? '', { exact: true })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Stop' }).click()
+  await page.getByRole('button', { name: 'Write down that they did it' }).click()
+  await expect(page.getByText('Written down for each of them.')).toBeVisible()
+})

@@ -18,11 +18,13 @@ const { v7, stamp } = ownDevice(91, DAY)
 const idOf = (name: string): string => world.students.find((s) => s.name === name)?.id ?? ''
 const tonight = world.classes.at(-1)?.id ?? ''
 const SERIES = v7()
+const SEQUENCE = v7()
 const PLANTED = 'planted-word-plover'
 
 const load = async () => ({
   access: await import('./access/queries'),
   series: await import('./series/queries'),
+  sequences: await import('./sequences/queries'),
   approaches: await import('./approaches/queries'),
   door: await import('./door/queries'),
   groups: await import('./groups/queries'),
@@ -59,6 +61,9 @@ beforeAll(async () => {
   const { beginSeries } = await import('./series/actions')
   const towards = { name: 'Six weeks', groupId: world.groups[0]!.id, family: 'FS' as const }
   value(await beginSeries({ id: SERIES, ...towards, firstDay: '2026-02-17', weeks: 6 }))
+  const { makeSequence } = await import('./sequences/actions')
+  const whom = { people: world.students.slice(0, 6).map((s) => s.id), minutes: 14 }
+  value(await makeSequence({ id: SEQUENCE, name: 'Strong arms', ...whom }))
   const incidents = await import('./incidents/actions')
   const words = { pain: 6, regions: ['wrist' as const], energy: 2, arms: 8, look: 'watch' as const }
   const checkIn = { ...words, ticked: [], touch: 'no' as const }
@@ -196,6 +201,8 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
       6,
     ),
   seriesView: (ctx) => app.series.seriesView(ctx, SERIES),
+  sequenceList: (ctx) => app.sequences.sequenceList(ctx),
+  sequenceView: (ctx) => app.sequences.sequenceView(ctx, SEQUENCE),
   accessView: (ctx) => app.access.accessView(ctx),
   ownAccount: (ctx) => app.access.ownAccount(ctx),
   trailView: (ctx) => app.access.trailView(ctx),

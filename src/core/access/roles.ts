@@ -79,6 +79,8 @@ export const PAGES: readonly (readonly [path: string, level: Level])[] = [
   ['/progress', 'desk'],
   ['/progress/log', 'desk'],
   ['/progress/series', 'desk'],
+  ['/progress/sequences', 'desk'],
+  ['/progress/sequences/*', 'desk'],
   ['/progress/series/*', 'desk'],
   ['/progress/*', 'desk'],
   ['/progress/*/home', 'desk'],

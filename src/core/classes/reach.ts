@@ -56,7 +56,7 @@ function closenessOf({ outcome, missing }: Decision): number {
 }
 
 /** What is short for the next stage: the capabilities that its missing checks tell on, in shares that sum to one. */
-function lacksOf({ capabilities }: Library, { missing }: Decision): Record<string, number> {
+export function lacksOf({ capabilities }: Library, { missing }: Decision): Record<string, number> {
   const sums = new Map<string, number>()
   for (const { gate, state } of missing) {
     if (state === 'met') continue

@@ -6,11 +6,8 @@ import { afterWeek, nextDose } from '@/core/home/grow'
 import type { AtHome, HomeItem, HomeSheet } from '@/core/home/home'
 import { addDays, nextWeekday, type Day } from '@/core/day'
 import { findById } from '@/core/practice/find'
-import type { Decision } from '@/core/readiness/decide'
 import { standing } from '@/core/readiness/drills'
-import { groundOf } from '@/core/readiness/ground'
 import { sideGaps } from '@/core/readiness/sides'
-import { withinOf } from '@/core/readiness/within'
 import { referralIn } from '@/core/words/limit'
 import { classDaysOf } from '@/db/class-days'
 import { drillsOf, firstFactDays } from '@/db/evidence'
@@ -19,7 +16,7 @@ import { ticksOf, type HomePlan } from '@/db/home'
 import type { StudentRecord } from '@/db/students'
 import { done, problem, type Answer } from '../answer'
 import type { Context } from '../context'
-import { BOARD } from '../desk/families'
+import { beforeThem } from '../desk/before-them'
 import { judgeOf } from '../desk/judge'
 
 /** What a sheet is asked for with. */
@@ -30,12 +27,7 @@ export function homeGround(ctx: Context, student: StudentRecord) {
   const { practice, scope, clock } = ctx
   const { today } = clock
   const judge = judgeOf(ctx)
-  const caps = judge.tonight(student.id)
-  const evidence = judge.evidence(student.id)
-  const { credited, evidence: shownToo } = groundOf(practice, evidence, today)
-  const nearest = nearestOf(BOARD.map((family) => judge.decide(student.id, family)))
-  const missing = nearest?.missing ?? []
-  const within = withinOf(practice, credited, caps, missing)
+  const { caps, missing, within, evidence: shownToo } = beforeThem(ctx, judge, student)
   const [first] = firstFactDays(scope, [student.id]).get(student.id)?.toSorted() ?? []
   return {
     within,
@@ -47,13 +39,6 @@ export function homeGround(ctx: Context, student: StudentRecord) {
     firstMonth: isFirstMonth(first, today),
     ways: judge.approaches(student.id),
   }
-}
-
-/** The ladder that is worked on: the one with the fewest things missing, of those where something is. */
-function nearestOf(decisions: readonly Decision[]): Decision | undefined {
-  return decisions
-    .filter((d) => d.missing.length > 0 && d.standing !== null)
-    .toSorted((a, b) => a.missing.length - b.missing.length)[0]
 }
 
 /** A first sheet, or one made anew. */

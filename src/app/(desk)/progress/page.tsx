@@ -25,6 +25,9 @@ export default page<{ searchParams: Promise<{ before?: string | string[] }> }>(
           <LinkButton href="/progress/series" variant="default">
             Series
           </LinkButton>
+          <LinkButton href="/progress/sequences" variant="default">
+            Strength
+          </LinkButton>
           <LinkButton href="/progress/log" variant="default">
             The log
           </LinkButton>

@@ -4,6 +4,7 @@ import { Button, Group, Stack, Text } from '@mantine/core'
 import { useCallback, useEffect, useState } from 'react'
 import type { DosePart } from '@/core/practice/dose-run'
 import { formatClock } from '@/core/units'
+import { saidOfPart } from '@/core/words/dose-part'
 import { useStopwatch } from '@/device/use-stopwatch'
 
 /** A dose run part by part: holds and rests by the clock, repetitions by a tap; each part says what it is. */
@@ -40,7 +41,7 @@ export function DoseRunner({ parts }: { parts: readonly DosePart[] }) {
   return (
     <Stack gap="xs" className="no-print card" role="group" aria-label="Running">
       <Text fz="xl" fw={650} aria-live="polite">
-        {part ? saidOf(part) : ''}
+        {part ? saidOfPart(part) : ''}
       </Text>
       {left === null ? null : (
         <Text fz={52} fw={650} lh={1} role="timer" aria-label="Time left in this part">
@@ -60,10 +61,4 @@ export function DoseRunner({ parts }: { parts: readonly DosePart[] }) {
       </Group>
     </Stack>
   )
-}
-
-function saidOf(part: DosePart): string {
-  if (part.kind === 'rest') return 'Rest'
-  const side = part.side === null ? '' : `, ${part.side}`
-  return part.kind === 'hold' ? `Set ${part.set}${side}: hold` : `Set ${part.set}${side}: ${part.reps} times`
 }

@@ -25,6 +25,9 @@ export default page<{ params: Promise<{ id: string }>; searchParams: Promise<{ f
           <LinkButton href={`/progress/${id}/home`} variant="default">
             Practice at home
           </LinkButton>
+          <LinkButton href={`/progress/sequences?for=${id}`} variant="default">
+            Strength sequence
+          </LinkButton>
           <LinkButton href={`/readiness/${id}?family=${found.family}`} variant="default">
             What comes next
           </LinkButton>

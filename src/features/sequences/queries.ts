@@ -1,0 +1,154 @@
+import 'server-only'
+import { formatDay } from '@/core/day'
+import type { Picture } from '@/core/figure/picture'
+import { pictureFor } from '@/core/figure/picture-of'
+import { findById } from '@/core/practice/find'
+import { partsOfDose, type DosePart } from '@/core/practice/dose-run'
+import { isOpenTo } from '@/core/readiness/allowed'
+import { mayStand, othersFor, type SequenceAsked } from '@/core/sequence/compose'
+import { secondsOf, type Part, type SequenceItem } from '@/core/sequence/sequence'
+import { describeDose, timeWords } from '@/core/words/dose'
+import { count, list } from '@/core/words/number'
+import { stageName } from '@/core/words/reason'
+import { PART_WORDS } from '@/core/words/sequence'
+import { findSequence, listSequences } from '@/db/sequences'
+import { listNames, studentsByIds } from '@/db/students'
+import { anyBody, bodyOfStudent } from '../body'
+import type { Context } from '../context'
+import { sequenceAsked } from './asked'
+
+/** A sequence in a list. */
+export type SequenceLine = { readonly id: string; readonly name: string; readonly text: string }
+
+/** One thing of a sequence as it is read and run. */
+export type SequenceItemView = {
+  readonly at: number
+  /** Of the practice: what a record of it is kept under. */
+  readonly drillId: string
+  readonly part: Part
+  readonly partWord: string
+  readonly name: string
+  readonly how: string
+  readonly do: string
+  readonly lookFor: string
+  readonly picture: Picture | null
+  /** Why it is left out today; empty where it is open to everybody. */
+  readonly closed: string
+  /** What could stand in its place. */
+  readonly others: readonly { readonly value: string; readonly label: string }[]
+  readonly sets: number | null
+  readonly parts: readonly DosePart[]
+}
+
+export type SequenceView = {
+  readonly id: string
+  readonly name: string
+  readonly people: readonly { readonly id: string; readonly name: string }[]
+  readonly lead: string
+  readonly items: readonly SequenceItemView[]
+}
+
+/** Every kept sequence, and everybody that a new one may be for. */
+export function sequenceList(ctx: Context): {
+  lines: SequenceLine[]
+  people: { value: string; label: string }[]
+} {
+  const people = listNames(ctx.scope).map(({ id, name }) => ({ value: id, label: name }))
+  const nameOf = new Map(people.map((p) => [p.value, p.label]))
+  return {
+    people,
+    lines: listSequences(ctx.scope).map(({ id, name, people: whose, doc, madeDay }) => ({
+      ...{ id, name },
+      text: `${list(whose.flatMap((p) => nameOf.get(p) ?? []))}: about ${minutesOf(doc.items)}, made ${formatDay(madeDay)}`,
+    })),
+  }
+}
+
+function minutesOf(items: readonly SequenceItem[]): string {
+  return count(Math.round(secondsOf(items) / 60), 'minute')
+}
+
+/** One sequence, judged by what is open today; null where it is not there. */
+export function sequenceView(ctx: Context, id: string): SequenceView | null {
+  const { practice, scope } = ctx
+  const kept = findSequence(scope, id)
+  if (!kept) return null
+  const students = studentsByIds(scope, kept.people)
+  const asked = sequenceAsked(ctx, students, kept.doc.minutes)
+  const [only, ...more] = students
+  const body = (more.length === 0 && only ? bodyOfStudent(only) : null) ?? anyBody()
+  const items = kept.doc.items.map((item, at): SequenceItemView => {
+    const told = toldOf(ctx, item)
+    const closed = told
+      ? whyClosed(
+          ctx,
+          item,
+          asked,
+          students.map((s) => s.name),
+        )
+      : 'Not in the practice any more.'
+    return {
+      drillId: item.id,
+      ...{ at, part: item.part, partWord: PART_WORDS[item.part], closed, sets: item.dose?.sets ?? null },
+      ...{ name: told?.name ?? item.id, do: told?.do ?? '', lookFor: told?.lookFor ?? '' },
+      how: item.dose
+        ? describeDose({ ...item.dose, breaths: null, cap: null, note: '' })
+        : item.part === 'check'
+          ? 'Only while the arms are fresh: push first, and leave it out when they are not.'
+          : `${timeWords(item.seconds)}.`,
+      picture: told ? pictureFor(practice, item.id, body) : null,
+      others: othersFor(practice, asked, kept.doc, at).map((value) => ({
+        value,
+        label: findById(practice.drills, value).name,
+      })),
+      parts: partsOf(item),
+    }
+  })
+  const towards = practice.stages.find((s) => s.id === kept.doc.towards)
+  return {
+    ...{ id, name: kept.name, items },
+    people: students.map((s) => ({ id: s.id, name: s.name })),
+    lead: [
+      list(students.map((s) => s.name)),
+      `about ${minutesOf(kept.doc.items)}`,
+      ...(towards ? [`towards ${stageName(practice, towards.id).toLowerCase()}`] : []),
+    ].join(', '),
+  }
+}
+
+function partsOf({ dose, seconds }: SequenceItem): DosePart[] {
+  if (dose) return partsOfDose({ ...dose, breaths: null, cap: null, note: '' })
+  return [{ kind: 'hold', set: 1, side: null, seconds }]
+}
+
+type Told = { readonly name: string; readonly do: string; readonly lookFor: string }
+
+function toldOf({ practice }: Context, { id, part }: SequenceItem): Told | null {
+  if (part === 'check') {
+    const check = practice.checks.find((c) => c.id === id)
+    return check ? { name: check.name, do: check.run, lookFor: '' } : null
+  }
+  const drill = practice.drills.find((d) => d.id === id)
+  if (drill) return drill
+  const rest = practice.counterposes.find((c) => c.id === id)
+  return rest ? { name: rest.name, do: rest.do, lookFor: '' } : null
+}
+
+/** What a limit of today closes is left out, whoever kept it; a private screen does not say whose limit it is. */
+function whyClosed(
+  { practice, privacy }: Context,
+  item: SequenceItem,
+  asked: SequenceAsked,
+  names: readonly string[],
+): string {
+  const drill = practice.drills.find((d) => d.id === item.id)
+  const rest = practice.counterposes.find((c) => c.id === item.id)
+  const shut = asked.people.flatMap((one, i) => {
+    const open = drill
+      ? mayStand(drill, { people: [one], has: () => true })
+      : !rest || isOpenTo(one.within, rest.load)
+    return open ? [] : [names[i] ?? '']
+  })
+  if (shut.length === 0) return ''
+  return privacy.hidden ? 'Not today.' : `Left out today: closed to ${list(shut)}.`
+}
