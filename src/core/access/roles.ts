@@ -46,6 +46,8 @@ export const PAGES: readonly (readonly [path: string, level: Level])[] = [
   ['/healthz', 'anyone'],
   ['/h/*', 'anyone'],
   ['/cover/*', 'anyone'],
+  // Asks for a token of its own.
+  ['/api/v1/*', 'anyone'],
   ['/help', 'device'],
   ['/account', 'device'],
   ['/pass/*', 'device'],
@@ -98,6 +100,7 @@ export const PAGES: readonly (readonly [path: string, level: Level])[] = [
   ['/studio/incidents/*', 'desk'],
   ['/studio/files', 'owner'],
   ['/studio/access', 'owner'],
+  ['/studio/api', 'owner'],
   ['/studio-file/taken', 'owner'],
   ['/studio-file/brought', 'owner'],
 ]

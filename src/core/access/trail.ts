@@ -24,6 +24,8 @@ export const TRAIL = [
   'second-factor-set',
   'second-factor-removed',
   'password-set',
+  'token-made',
+  'token-ended',
 ] as const
 export type TrailWhat = (typeof TRAIL)[number]
 
@@ -52,6 +54,8 @@ const WORDS: Readonly<Record<TrailWhat, string>> = {
   'second-factor-set': 'set a second factor',
   'second-factor-removed': 'took a second factor away',
   'password-set': 'set a password',
+  'token-made': 'let another program read',
+  'token-ended': 'ended what another program reads with',
 }
 
 /** A line of the trail in words, after the name of whoever did it. */

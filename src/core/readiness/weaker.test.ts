@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals'
 import { must } from '@/testing/bodies'
 import { WORKED } from '@/testing/worked-class'
 import type { Brief, BriefPerson } from '../classes/brief'

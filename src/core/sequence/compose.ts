@@ -122,7 +122,7 @@ export function dosed(part: Part, drill: Drill, { people }: SequenceAsked): Sequ
 }
 
 /** With fewer sets where it would take longer; one at least. */
-export function within(item: SequenceItem, mostS: number): SequenceItem {
+function within(item: SequenceItem, mostS: number): SequenceItem {
   const { dose } = item
   if (!dose || dose.sets === 1 || item.seconds <= mostS) return item
   const less = { ...dose, sets: dose.sets - 1 }

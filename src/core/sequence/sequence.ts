@@ -1,7 +1,7 @@
 import { z } from 'zod'
 
 /** What each thing of a sequence is there for, in the order of the parts (drills-and-checks.md E). */
-export const PARTS = ['warm', 'show', 'strength', 'between', 'carry', 'check', 'counter', 'rest'] as const
+const PARTS = ['warm', 'show', 'strength', 'between', 'carry', 'check', 'counter', 'rest'] as const
 export type Part = (typeof PARTS)[number]
 
 const doseSchema = z.strictObject({

@@ -1,6 +1,7 @@
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import { PEOPLE_ROLES, ROLES } from '@/core/access/roles'
 import { TRAIL } from '@/core/access/trail'
+import type { ApiScope } from '@/core/formats/api'
 import { owned } from './columns'
 
 /** Somebody who may sign in. An account that ended stays, so that the trail has its name. */
@@ -63,4 +64,22 @@ export const trail = sqliteTable(
     studentId: text('student_id'),
   },
   (t) => [index('trail_at').on(t.studioId, t.atMs), index('trail_student').on(t.studentId)],
+)
+
+/** A token with which another program reads; its hash only. One that ended stays, so that the list tells of it. */
+export const apiToken = sqliteTable(
+  'api_token',
+  {
+    ...owned,
+    id: text('id').primaryKey(),
+    tokenHash: text('token_hash').notNull(),
+    name: text('name').notNull(),
+    scopes: text('scopes', { mode: 'json' }).$type<ApiScope[]>().notNull(),
+    madeDay: text('made_day').notNull(),
+    /** The last day that it is good; none that never ends is made. */
+    lastDay: text('last_day').notNull(),
+    usedDay: text('used_day'),
+    ended: integer('ended', { mode: 'boolean' }).notNull().default(false),
+  },
+  (t) => [uniqueIndex('api_token_hash').on(t.tokenHash)],
 )

@@ -5,13 +5,18 @@ import { BringTable } from '@/features/studio-file/components/bring-table'
 import { BringIn } from '@/features/studio-file/components/bring-in'
 import { TakeOut } from '@/features/studio-file/components/take-out'
 import { isEmptyStudio } from '@/features/studio-file/queries'
+import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 
 export const metadata: Metadata = { title: 'In and out' }
 
 export default page((ctx) => (
   <Stack>
-    <PageHead title="What goes in and out?" lead="Yours to keep, to move and to read elsewhere" />
+    <PageHead title="What goes in and out?" lead="Yours to keep, to move and to read elsewhere">
+      <LinkButton href="/studio/api" variant="default">
+        Other programs
+      </LinkButton>
+    </PageHead>
     <TakeOut />
     <BringTable />
     <BringIn isEmpty={isEmptyStudio(ctx)} />
