@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { App, listening } from './app'
+import { printed } from './paper'
 
 let app: App
 test.beforeAll(async () => {
@@ -107,4 +108,45 @@ test('a strength sequence for two is composed, changed, run by the clock and wri
   await page.getByRole('button', { name: 'Stop' }).click()
   await page.getByRole('button', { name: 'Write down that they did it' }).click()
   await expect(page.getByText('Written down for each of them.')).toBeVisible()
+})
+
+test('a drill of our own is built on one that ships, stands in a sequence and on its print, and rests', async ({
+  page,
+}) => {
+  await page.goto(`${app.address}/library/DR-dolphin-hold`)
+  await listening(page)
+  await page.getByText('Build a drill of our own on it').click()
+  const build = page.getByRole('group').filter({ has: page.getByText('Build a drill of our own on it') })
+  await build.getByRole('button', { name: 'Keep it as our own' }).click()
+  await expect(build.getByText('Name needs a word or two.')).toBeVisible()
+  await build.getByRole('textbox', { name: 'Name', exact: true }).fill('Harbour dolphin')
+  await build.getByRole('textbox', { name: 'Look for' }).fill('Elbows where the boats are moored.')
+  await build.getByRole('button', { name: 'Keep it as our own' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Harbour dolphin' })).toBeVisible()
+  await expect(page.getByText(/Our own, built on/)).toBeVisible()
+
+  await page.goto(`${app.address}/progress/sequences`)
+  await page.getByRole('textbox', { name: 'Name' }).fill('By the water')
+  const whom = page.getByRole('combobox', { name: 'For whom' })
+  await whom.fill('Greta Sommerby')
+  await page.getByRole('option', { name: 'Greta Sommerby' }).click()
+  await page.getByRole('button', { name: 'Compose it' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'By the water' })).toBeVisible()
+  const own = page.getByRole('region', { name: 'Harbour dolphin', exact: true })
+  if ((await own.count()) === 0) {
+    const swap = page.getByRole('combobox', { name: 'Instead of Dolphin hold', exact: true })
+    await swap.fill('Harbour')
+    await page.getByRole('option', { name: 'Harbour dolphin' }).click()
+  }
+  await expect(own).toContainText('Elbows where the boats are moored.')
+  const paper = await printed(page, 'A4')
+  expect(paper.cut).toEqual([])
+  expect(paper.words).toContain('Harbour dolphin')
+
+  await page.goto(`${app.address}/library`)
+  await page.getByRole('textbox', { name: 'Look something up' }).fill('harbour')
+  await page.getByRole('button', { name: 'Look' }).click()
+  await page.getByRole('link', { name: /Harbour dolphin/ }).first().click()
+  await page.getByRole('button', { name: 'Let it rest' }).click()
+  await expect(page.getByText(/It rests: no plan takes it\./)).toBeVisible()
 })

@@ -1,5 +1,8 @@
 import fc from 'fast-check'
 import { describeOverrideRefusal, fieldName } from '../words/own-practice'
+import { entriesOf } from '../library/entries'
+import { indexOf, search } from '../library/search'
+import { variantsOf } from '../planning/variants'
 import { findById } from './find'
 import { integrityFlaws } from './integrity'
 import { shippedPractice } from './library'
@@ -108,5 +111,64 @@ describe('a studio’s own practice', () => {
     expect(refusedWith({ kind: 'drill', id: 'DR-moon', fields: { name: 'x' } })).toMatchObject([
       { code: 'unknown' },
     ])
+  })
+})
+
+describe('a drill of a studio’s own', () => {
+  const own = (base: string, fields: Override['fields'] = {}): Override => ({
+    ...{ kind: 'drill', id: 'DR-own-1' },
+    fields: { base, name: 'Our own', ...fields },
+  })
+
+  it('is sound on whatever it is built on, loads as that does, and serves where that serves', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...practice.drills), (like) => {
+        const made = laid(own(like.id))
+        expect(integrityFlaws(made)).toEqual([])
+        const { id, name, sanskrit: _s, ...rest } = findById(made.drills, 'DR-own-1')
+        const { id: _i, name: _n, sanskrit: _t, ...base } = findById(made.drills, like.id)
+        expect([id, name, rest]).toEqual(['DR-own-1', 'Our own', base])
+        expect(base).toEqual((({ id: _a, name: _b, sanskrit: _c, ...was }) => was)(like))
+        for (const list of [made.warmups, made.capabilities, made.faults])
+          for (const { drills } of list) expect(drills.includes('DR-own-1')).toBe(drills.includes(like.id))
+        expect(variantsOf(made).some((v) => v.id === 'DR-own-1')).toBe(like.theme !== 'lotus')
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  it('is held longer at a harder load, within the ranges of what it is built on', () => {
+    const long = laid(own('DR-forearm-plank', { 'dose.breaths': 12 }))
+    const { load, dose } = findById(long.drills, 'DR-own-1')
+    expect([dose.breaths?.value, load.ST]).toEqual([12, 3])
+    expect(refusedWith(own('DR-forearm-plank', { 'dose.breaths': 13 })).map((r) => r.code)).toEqual([
+      'out-of-range',
+    ])
+  })
+
+  it('has a name of its own, and is built on what ships', () => {
+    const taken = findById(practice.drills, 'DR-hollow').name
+    expect(refusedWith(own('DR-forearm-plank', { name: taken.toUpperCase() }))).toMatchObject([
+      { code: 'taken' },
+    ])
+    expect(refusedWith(own('DR-forearm-plank', { name: ' ' })).map((r) => r.code)).toContain('empty')
+    expect(refusedWith(own('DR-own-2')).map((r) => r.code)).toEqual(['unknown'])
+    const two = withOverrides([own('DR-hollow'), { ...own('DR-hollow'), id: 'DR-own-2' }])
+    expect(two.ok ? [] : two.refusal).toMatchObject([{ code: 'taken' }])
+  })
+
+  it('that rests is taken by nothing and keeps its name', () => {
+    const resting = laid(own('DR-forearm-plank', { retired: 1 }))
+    expect(findById(resting.drills, 'DR-own-1')).toMatchObject({ name: 'Our own', for: {} })
+    for (const list of [resting.warmups, resting.capabilities])
+      for (const { drills } of list) expect(drills).not.toContain('DR-own-1')
+  })
+
+  it('another name in another language is found by the search; none is no name', () => {
+    const named = laid({ kind: 'stage', id: 'FS-05', fields: { sanskrit: 'Delfin, Bein hoch' } })
+    expect(findById(named.stages, 'FS-05').sanskrit).toBe('Delfin, Bein hoch')
+    expect(search(indexOf(entriesOf(named)), 'delfin')[0]).toBe('FS-05')
+    const bare = laid({ kind: 'stage', id: 'FS-05', fields: { sanskrit: ' ' } })
+    expect(findById(bare.stages, 'FS-05').sanskrit).toBeUndefined()
   })
 })

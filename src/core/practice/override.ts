@@ -18,7 +18,14 @@ export type Override = {
 
 /** A field that may differ, with what the practice says and how far it may move. */
 export type OverrideField =
-  | { readonly key: string; readonly kind: 'text'; readonly practice: string; readonly most: number }
+  | {
+      readonly key: string
+      readonly kind: 'text'
+      readonly practice: string
+      readonly most: number
+      /** May be left empty: another name that there need not be. */
+      readonly optional?: true
+    }
   | {
       readonly key: string
       readonly kind: 'number'
@@ -32,6 +39,7 @@ export type OverrideRefusal =
   | { readonly code: 'empty' | 'not-a-number'; readonly key: string }
   | { readonly code: 'too-long'; readonly key: string; readonly most: number }
   | { readonly code: 'out-of-range'; readonly key: string; readonly min: number; readonly max: number }
+  | { readonly code: 'taken'; readonly key: 'name'; readonly name: string }
   | { readonly code: 'flaw'; readonly at: string; readonly detail: string }
 
 const LISTS: Readonly<Record<Overridable, 'stages' | 'drills' | 'checks' | 'faults'>> = {
@@ -55,9 +63,23 @@ const looseGate = z.object({
   max: z.number().optional(),
 })
 
-/** What of an entry a studio may change, as the practice has it; empty where nothing may be. */
-export function fieldsOf(kind: Overridable, id: string): OverrideField[] {
-  const raw = rawOf(SHIPPED, kind, id)
+/** A drill of a studio's own goes by such an id; what it is built on is its field `base`. */
+export const OWN_DRILL = 'DR-own-'
+/** What it is built on, and whether it is still used. */
+const BASE = 'base'
+const RETIRED = 'retired'
+
+/** What an own drill is built on; null for everything that ships. */
+export function baseOf({ kind, id, fields }: Override): string | null {
+  return kind === 'drill' && id.startsWith(OWN_DRILL) ? String(fields[BASE] ?? '') : null
+}
+
+/**
+ * What of an entry a studio may change, as the practice has it; empty where nothing may be.
+ * @param base of an own drill: what it is built on, whose ranges hold
+ */
+export function fieldsOf(kind: Overridable, id: string, base: string | null = null): OverrideField[] {
+  const raw = rawOf(SHIPPED, kind, base ?? id)
   if (!raw) return []
   const texts = TEXTS[kind].flatMap((key): OverrideField[] => {
     const practice = raw[key]
@@ -65,7 +87,14 @@ export function fieldsOf(kind: Overridable, id: string): OverrideField[] {
       ? [{ key, kind: 'text', practice, most: key === 'name' ? NAME_LIMIT : CARD_LIMIT }]
       : []
   })
-  return [...texts, ...doseFields(raw), ...gateFields(raw)]
+  return [...texts, ...otherName(kind, raw), ...doseFields(raw), ...gateFields(raw)]
+}
+
+/** What it is called in another language, or elsewhere: found by the search, and said beside the name. */
+function otherName(kind: Overridable, { sanskrit }: Raw): OverrideField[] {
+  if (kind !== 'stage' && kind !== 'drill') return []
+  const practice = typeof sanskrit === 'string' ? sanskrit : ''
+  return [{ key: 'sanskrit', kind: 'text', practice, most: NAME_LIMIT, optional: true }]
 }
 
 /** Numbers of a dose, each within the range that it is kept with. */
@@ -106,14 +135,18 @@ function rangeOf(check: string): { min: number; max: number } | undefined {
 }
 
 /** What is wrong with an override on its own, field by field. */
-function overrideFlaws({ kind, id, fields }: Override): OverrideRefusal[] {
-  const known = new Map(fieldsOf(kind, id).map((f) => [f.key, f]))
+function overrideFlaws(override: Override): OverrideRefusal[] {
+  const { kind, id, fields } = override
+  const base = baseOf(override)
+  const known = new Map(fieldsOf(kind, id, base).map((f) => [f.key, f]))
+  if (base !== null && known.size === 0) return [{ code: 'unknown', id, key: BASE }]
   return Object.entries(fields).flatMap(([key, value]): OverrideRefusal[] => {
+    if (base !== null && (key === BASE || key === RETIRED)) return []
     const field = known.get(key)
     if (!field) return [{ code: 'unknown', id, key }]
     if (field.kind === 'text') {
       const text = String(value).trim()
-      if (text === '') return [{ code: 'empty', key }]
+      if (text === '') return field.optional ? [] : [{ code: 'empty', key }]
       return text.length > field.most ? [{ code: 'too-long', key, most: field.most }] : []
     }
     if (typeof value !== 'number' || !Number.isFinite(value)) return [{ code: 'not-a-number', key }]
@@ -127,7 +160,7 @@ function overrideFlaws({ kind, id, fields }: Override): OverrideRefusal[] {
  * what the engine sees is as sound as what ships.
  */
 export function withOverrides(overrides: readonly Override[]): Result<Library, readonly OverrideRefusal[]> {
-  const wrong = overrides.flatMap(overrideFlaws)
+  const wrong = [...overrides.flatMap(overrideFlaws), ...namesTaken(overrides)]
   if (wrong.length > 0) return refused(wrong)
   const source = { ...SHIPPED }
   for (const override of overrides) lay(source, override)
@@ -138,7 +171,58 @@ export function withOverrides(overrides: readonly Override[]): Result<Library, r
     : ok(library)
 }
 
-function lay(source: LibrarySource, { kind, id, fields }: Override): void {
+/** An own drill is called like nothing else: on a sheet two of one name are one. */
+function namesTaken(overrides: readonly Override[]): OverrideRefusal[] {
+  const names = (SHIPPED.drills as readonly Raw[]).map(({ name }) => String(name).toLowerCase())
+  return overrides.flatMap((override): OverrideRefusal[] => {
+    if (baseOf(override) === null) return []
+    const name = String(override.fields.name ?? '').trim()
+    const taken = names.includes(name.toLowerCase())
+    names.push(name.toLowerCase())
+    // A name that was typed empty is told of with the other fields.
+    if (override.fields.name === undefined) return [{ code: 'empty', key: 'name' }]
+    return taken ? [{ code: 'taken', key: 'name', name }] : []
+  })
+}
+
+/** A drill of their own stands beside what it is built on: its loads, props and picture, with other words and dose. */
+function added(source: LibrarySource, { id, fields }: Override, base: string): void {
+  const like = rawOf(SHIPPED, 'drill', base)
+  const picture = (source.pictures as readonly Raw[]).find((p) => p.of === base)
+  const { [BASE]: _, [RETIRED]: retired, ...own } = fields
+  const { sanskrit: _s, ...plain } = like ?? {}
+  const made = laid({ ...plain, id }, own)
+  // What is not used any more trains nothing, so that nothing takes it; what was recorded of it keeps its name.
+  source.drills = [...(source.drills as readonly Raw[]), retired === undefined ? made : { ...made, for: {} }]
+  source.pictures = [...(source.pictures as readonly Raw[]), { ...picture, of: id }]
+  if (retired !== undefined) return
+  // It serves wherever what it is built on does: in a warm-up, for what is short, against a fault.
+  source.warmups = beside(source.warmups, base, id)
+  source.capabilities = beside(source.capabilities, base, id)
+  source.faults = beside(source.faults, base, id)
+}
+
+type Serving = {
+  readonly drills: readonly string[]
+  readonly must?: readonly { readonly from: readonly string[] }[]
+}
+
+function beside(list: unknown, base: string, id: string): unknown {
+  const after = (ids: readonly string[]): string[] => ids.flatMap((one) => (one === base ? [one, id] : [one]))
+  return (list as readonly Serving[]).map((entry) => ({
+    ...entry,
+    drills: after(entry.drills),
+    ...(entry.must ? { must: entry.must.map((group) => ({ ...group, from: after(group.from) })) } : {}),
+  }))
+}
+
+function lay(source: LibrarySource, override: Override): void {
+  const { kind, id, fields } = override
+  const base = baseOf(override)
+  if (base !== null) {
+    added(source, override, base)
+    return
+  }
   const list = LISTS[kind]
   source[list] = (source[list] as readonly Raw[]).map((entry) =>
     entry.id === id ? laid(entry, fields) : entry,
@@ -155,7 +239,8 @@ function laid(entry: Raw, fields: Override['fields']): Raw {
     } else if (part === 'gate') {
       const gate = (next.gates as { check: string; value?: unknown }[]).find((g) => g.check === name)
       if (gate) gate.value = value
-    } else next[part] = typeof value === 'string' ? value.trim() : value
+    } else if (part === 'sanskrit' && String(value).trim() === '') delete next.sanskrit
+    else next[part] = typeof value === 'string' ? value.trim() : value
   }
   return strained(next)
 }

@@ -4,6 +4,7 @@ import { plain } from './number'
 
 const FIELD: Readonly<Record<string, string>> = {
   name: 'Name',
+  sanskrit: 'Also called',
   do: 'Do',
   lookFor: 'Look for',
   cue: 'Say',
@@ -37,6 +38,8 @@ export function describeOverrideRefusal(practice: Pick<Library, 'checks'>, why: 
       return `${fieldName(practice, why.key)}: ${why.most} characters at most, so that it fits a card.`
     case 'out-of-range':
       return `${fieldName(practice, why.key)}: ${plain(why.min)} to ${plain(why.max)}, the range it is kept with.`
+    case 'taken':
+      return `Something else is called ${why.name} already.`
     case 'flaw':
       return `With this the practice would not hold together: ${why.detail}.`
   }

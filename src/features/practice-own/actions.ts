@@ -1,7 +1,14 @@
 'use server'
 
 import { z } from 'zod'
-import { fieldsOf, OVERRIDABLE, withOverrides, type Override } from '@/core/practice/override'
+import {
+  baseOf,
+  fieldsOf,
+  OVERRIDABLE,
+  OWN_DRILL,
+  withOverrides,
+  type Override,
+} from '@/core/practice/override'
 import { describeOverrideRefusal } from '@/core/words/own-practice'
 import { activeOverrides, addOverride } from '@/db/overrides'
 import { action } from '../action'
@@ -42,21 +49,70 @@ export const keepOwn = action(
   { trail: { what: 'practice-changed' } },
 )
 
+/** Makes a drill of the studio's own: built on one that ships, with its loads, props and picture, and other words and dose. */
+export const addOwnDrill = action(
+  z.object({ id: idField, base: z.string().max(60), typed: change.typed }),
+  (ctx, { id, base, typed }) => {
+    const target = `${OWN_DRILL}${id.replaceAll('-', '').slice(-10)}`
+    const read = fitting(ctx, { kind: 'drill', target, typed }, base)
+    if (!read.ok) return read
+    const { fields } = read.value
+    addOverride(ctx.scope, {
+      id,
+      kind: 'drill',
+      target,
+      fields,
+      by: ctx.studio.teacher,
+      atMs: ctx.clock.nowMs,
+    })
+    return done({ target })
+  },
+  { trail: { what: 'practice-changed' } },
+)
+
+/** Lets an own drill rest, or takes it up again: nothing takes it any more, and what was recorded of it keeps its name. */
+export const restOwnDrill = action(
+  z.object({ id: idField, target: z.string().max(60), used: z.boolean() }),
+  (ctx, { id, target, used }) => {
+    const now = activeOverrides(ctx.scope).find((o) => o.kind === 'drill' && o.id === target)
+    if (!now || baseOf(now) === null) return problem('That is not a drill of your own.')
+    const { retired: _, ...fields } = now.fields
+    addOverride(ctx.scope, {
+      ...{ id, kind: 'drill', target, by: ctx.studio.teacher, atMs: ctx.clock.nowMs },
+      fields: used ? fields : { ...fields, retired: 1 },
+    })
+    return done(true as const)
+  },
+  { trail: { what: 'practice-changed' } },
+)
+
 /** Gives the practice back its own. */
 export const dropOwn = action(
   z.object({ id: idField, kind: z.enum(OVERRIDABLE), target: z.string().max(60) }),
   (ctx, { id, kind, target }) => {
-    if (!activeOverrides(ctx.scope).some((o) => o.kind === kind && o.id === target))
-      return problem('It stands as the practice has it.')
+    const now = activeOverrides(ctx.scope).find((o) => o.kind === kind && o.id === target)
+    if (!now) return problem('It stands as the practice has it.')
+    // Plans and records name it: it can rest, and not be gone.
+    if (baseOf(now) !== null) return problem('A drill of your own is let rest, not taken away.')
     addOverride(ctx.scope, { id, kind, target, fields: null, by: ctx.studio.teacher, atMs: ctx.clock.nowMs })
     return done(true as const)
   },
   { trail: { what: 'practice-changed' } },
 )
 
-/** What was typed as an override: only what differs, refused field by field, and held against the whole practice. */
-function fitting(ctx: Context, { kind, target, typed }: Typed): Answer<Override> {
-  const known = fieldsOf(kind, target)
+/**
+ * What was typed as an override: only what differs, refused field by field, and held against the whole practice.
+ * @param asked what a new own drill is built on; of one that is there what it was built on stays
+ */
+function fitting(
+  ctx: Context,
+  { kind, target, typed }: Typed,
+  asked: string | null = null,
+): Answer<Override> {
+  const active = activeOverrides(ctx.scope)
+  const now = active.find((o) => o.kind === kind && o.id === target)
+  const base = asked ?? (now ? baseOf(now) : null)
+  const known = fieldsOf(kind, target, base)
   if (known.length === 0) return problem('That is not something a studio changes.')
   const fields = Object.fromEntries(
     known.flatMap((field): [string, string | number][] => {
@@ -66,8 +122,9 @@ function fitting(ctx: Context, { kind, target, typed }: Typed): Answer<Override>
       return [[field.key, text === '' ? NaN : Number(text.replace(',', '.'))]]
     }),
   )
-  const override = { kind, id: target, fields }
-  const others = activeOverrides(ctx.scope).filter((o) => o.kind !== kind || o.id !== target)
+  const kept = base === null ? {} : { base, ...(now?.fields.retired === undefined ? {} : { retired: 1 }) }
+  const override = { kind, id: target, fields: { ...fields, ...kept } }
+  const others = active.filter((o) => o.kind !== kind || o.id !== target)
   const laid = withOverrides([...others, override])
   if (laid.ok) return done(override)
   return {

@@ -76,3 +76,49 @@ it('an override that no longer fits what ships is left out, and the others hold'
   const { practice } = await screen()
   expect(practice.drills.find((d) => d.id === 'DR-hollow')?.name).toBe('Boat from below')
 })
+
+it('a drill of their own is built, stands in the library and in a sequence, rests, and is taken up again', async () => {
+  const base = 'DR-forearm-plank'
+  const toBuild = app.queries.ownView(await screen(), base)?.toBuild ?? []
+  expect(toBuild.find((f) => f.key === 'name')?.value).toBe('')
+  const build = (typed: Record<string, string>) => app.actions.addOwnDrill({ id: v7(), base, typed })
+  expect(refusedAt(await build({ name: '' }))).toEqual(['name'])
+  expect(refusedAt(await build({ name: 'Forearm plank' }))).toEqual(['name'])
+  expect(refusedAt(await build({ name: 'Harbour plank', 'dose.breaths': '90' }))).toEqual(['dose.breaths'])
+  const { target: made } = value(
+    await build({ name: 'Harbour plank', do: 'Plank, eyes on the boats.', 'dose.breaths': '6' }),
+  )
+  const view = app.queries.ownView(await screen(), made)
+  expect(view?.built).toEqual({ on: 'Forearm plank', onId: base, rests: false })
+  expect(view?.toBuild).toBeNull()
+  const { practice } = await screen()
+  expect(practice.drills.find((d) => d.id === made)).toMatchObject({
+    name: 'Harbour plank',
+    dose: { breaths: { value: 6 } },
+  })
+  expect((await import('@/core/practice/ask')).othersFor(practice, base)).toContain(made)
+
+  process.env.LEVITAR_NOW = `${DAY}T17:01:00Z`
+  value(
+    await app.actions.keepOwn({
+      kind: 'drill',
+      target: made,
+      id: v7(),
+      typed: { name: 'Harbour plank', lookFor: 'Level.' },
+    }),
+  )
+  expect(app.queries.ownView(await screen(), made)?.built?.onId).toBe(base)
+  expect(refusedAt(await app.actions.dropOwn({ kind: 'drill', target: made, id: v7() }))).toEqual([''])
+  expect(refusedAt(await app.actions.restOwnDrill({ id: v7(), target: base, used: false }))).toEqual([''])
+  process.env.LEVITAR_NOW = `${DAY}T17:02:00Z`
+  value(await app.actions.restOwnDrill({ id: v7(), target: made, used: false }))
+  expect(app.queries.ownView(await screen(), made)?.built?.rests).toBe(true)
+  expect((await screen()).practice.drills.find((d) => d.id === made)).toMatchObject({
+    name: 'Harbour plank',
+    for: {},
+  })
+  expect(app.queries.ownView(await screen(), made)?.history[0]?.what).toMatch(/rests/)
+  process.env.LEVITAR_NOW = `${DAY}T17:03:00Z`
+  value(await app.actions.restOwnDrill({ id: v7(), target: made, used: true }))
+  expect(app.queries.ownView(await screen(), made)?.built?.rests).toBe(false)
+})

@@ -3,7 +3,14 @@ import { shiftsBetween } from '@/core/approaches/preview'
 import { addDays, formatDay } from '@/core/day'
 import { findEntry } from '@/core/library/entries'
 import { findById } from '@/core/practice/find'
-import { fieldsOf, OVERRIDABLE, type Overridable, type Override } from '@/core/practice/override'
+import {
+  baseOf,
+  fieldsOf,
+  OVERRIDABLE,
+  type Overridable,
+  type Override,
+  type OverrideField,
+} from '@/core/practice/override'
 import { count, plain } from '@/core/words/number'
 import { OUTCOME_WORD } from '@/core/words/outcome'
 import { fieldName } from '@/core/words/own-practice'
@@ -30,6 +37,10 @@ export type OwnView = {
   id: string
   fields: OwnField[]
   isOwn: boolean
+  /** Of a drill of their own: what it is built on, and whether it rests. */
+  built: { on: string; onId: string; rests: boolean } | null
+  /** What a drill of their own may be built with on this one; null where none may. */
+  toBuild: OwnField[] | null
   history: { id: string; when: string; what: string }[]
 }
 
@@ -39,7 +50,15 @@ export function ownView(ctx: Context, id: string): OwnView | null {
   const entry = findEntry(practice, id)
   const kind = OVERRIDABLE.find((k) => k === entry?.kind)
   if (!entry || !kind) return null
-  const own = activeOverrides(scope).find((o) => o.kind === kind && o.id === id)?.fields ?? {}
+  const active = activeOverrides(scope).find((o) => o.kind === kind && o.id === id)
+  const own = active?.fields ?? {}
+  const base = active ? baseOf(active) : null
+  const asFields = (value: (field: OverrideField) => string): OwnField[] =>
+    fieldsOf(kind, id, base).map((field) => ({
+      ...{ key: field.key, kind: field.kind, practice: String(field.practice), value: value(field) },
+      label: fieldName(practice, field.key),
+      range: field.kind === 'number' ? `${plain(field.min)} to ${plain(field.max)}` : '',
+    }))
   const when = new Intl.DateTimeFormat('en-GB', {
     timeZone: studio.timeZone,
     dateStyle: 'medium',
@@ -47,14 +66,17 @@ export function ownView(ctx: Context, id: string): OwnView | null {
   })
   return {
     ...{ kind, id, isOwn: Object.keys(own).length > 0 },
-    fields: fieldsOf(kind, id).map((field) => ({
-      key: field.key,
-      label: fieldName(practice, field.key),
-      kind: field.kind,
-      value: String(own[field.key] ?? field.practice),
-      practice: String(field.practice),
-      range: field.kind === 'number' ? `${plain(field.min)} to ${plain(field.max)}` : '',
-    })),
+    fields: asFields((field) => String(own[field.key] ?? field.practice)),
+    built:
+      base === null
+        ? null
+        : { on: findById(practice.drills, base).name, onId: base, rests: own.retired !== undefined },
+    toBuild:
+      kind === 'drill' && base === null
+        ? asFields((field) =>
+            field.key === 'name' || field.key === 'sanskrit' ? '' : String(field.practice),
+          )
+        : null,
     history: overrideHistory(scope, id)
       .toReversed()
       .map((e) => ({
@@ -67,8 +89,11 @@ export function ownView(ctx: Context, id: string): OwnView | null {
 
 function saidOf({ practice }: Context, { fields, kind, target }: OverrideEntry): string {
   if (fields === null) return 'Back to the practice.'
-  const was = new Map(fieldsOf(kind, target).map((f) => [f.key, f.practice]))
+  const base = baseOf({ kind, id: target, fields })
+  const was = new Map(fieldsOf(kind, target, base).map((f) => [f.key, f.practice]))
+  if (fields.retired !== undefined) return 'It rests: nothing takes it any more.'
   return Object.entries(fields)
+    .filter(([key]) => key !== 'base')
     .map(([key, value]) => `${fieldName(practice, key)}: ${value} in place of ${was.get(key) ?? '–'}`)
     .join('; ')
 }

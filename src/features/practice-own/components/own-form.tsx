@@ -1,15 +1,13 @@
 'use client'
 
-import { Button, Group, List, Stack, Text, Textarea, TextInput, Title } from '@mantine/core'
+import { Button, Group, List, Stack, Text, Title } from '@mantine/core'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
 import { dropOwn, keepOwn, tryOwn } from '../actions'
-import type { OwnField, OwnPreview, OwnView } from '../queries'
-
-/** A line of text up to here, an area beyond, characters. */
-const ONE_LINE = 60
+import type { OwnPreview, OwnView } from '../queries'
+import { OwnFieldInput } from './own-field'
 
 /** How this studio says or asks it, beside what the practice has; what would change is shown before it is kept. */
 export function OwnForm({ own }: { own: OwnView }) {
@@ -27,7 +25,7 @@ export function OwnForm({ own }: { own: OwnView }) {
   return (
     <Stack gap="sm">
       {own.fields.map((field) => (
-        <Field
+        <OwnFieldInput
           key={field.key}
           field={field}
           value={typed[field.key] ?? ''}
@@ -48,7 +46,7 @@ export function OwnForm({ own }: { own: OwnView }) {
         <Button loading={kept.busy} onClick={() => void kept.send({ id: newId(), kind, target, typed })}>
           Keep it for this studio
         </Button>
-        {own.isOwn ? (
+        {own.isOwn && own.built === null ? (
           <Button
             variant="default"
             loading={dropped.busy}
@@ -77,35 +75,6 @@ export function OwnForm({ own }: { own: OwnView }) {
         </div>
       )}
     </Stack>
-  )
-}
-
-function Field({
-  field: { label, practice, range, kind },
-  value,
-  error,
-  onChange,
-}: {
-  field: OwnField
-  value: string
-  error: string | undefined
-  onChange: (value: string) => void
-}) {
-  const shared = {
-    label,
-    value,
-    error,
-    description: `The practice: ${practice}${range === '' ? '' : ` (${range})`}`,
-  }
-  return kind === 'text' && practice.length > ONE_LINE ? (
-    <Textarea {...shared} autosize minRows={2} onChange={(e) => onChange(e.currentTarget.value)} />
-  ) : (
-    <TextInput
-      {...shared}
-      maw={kind === 'number' ? 280 : undefined}
-      inputMode={kind === 'number' ? 'decimal' : 'text'}
-      onChange={(e) => onChange(e.currentTarget.value)}
-    />
   )
 }
 

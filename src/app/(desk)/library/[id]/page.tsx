@@ -5,6 +5,7 @@ import { notFound } from 'next/navigation'
 import classes from '@/features/library/components/library.module.css'
 import { entryPage } from '@/features/library/queries'
 import { page } from '@/features/page'
+import { BuildDrill, BuiltOn } from '@/features/practice-own/components/own-drill'
 import { OwnForm } from '@/features/practice-own/components/own-form'
 import { ownView } from '@/features/practice-own/queries'
 import { DoseRunner } from '@/features/readiness/components/dose-runner'
@@ -56,9 +57,18 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
           </section>
         ))}
       </Stack>
+      {own?.built ? <BuiltOn id={id} built={own.built} /> : null}
+      {own?.toBuild ? (
+        <details className="no-print">
+          <summary>Build a drill of our own on it</summary>
+          <BuildDrill base={id} name={entry.name} fields={own.toBuild} />
+        </details>
+      ) : null}
       {own ? (
-        <details className="no-print" open={own.isOwn}>
-          <summary>{own.isOwn ? 'Changed for this studio' : 'Say or ask it in your own way'}</summary>
+        <details className="no-print" open={own.isOwn && !own.built}>
+          <summary>
+            {own.isOwn && !own.built ? 'Changed for this studio' : 'Say or ask it in your own way'}
+          </summary>
           <OwnForm key={own.history.length} own={own} />
         </details>
       ) : null}

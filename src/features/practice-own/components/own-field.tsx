@@ -1,0 +1,37 @@
+'use client'
+
+import { Textarea, TextInput } from '@mantine/core'
+import type { OwnField } from '../queries'
+
+/** A line of text up to here, an area beyond, characters. */
+const ONE_LINE = 60
+
+/** One field, beside what the practice has. */
+export function OwnFieldInput({
+  field: { label, practice, range, kind },
+  value,
+  error,
+  onChange,
+}: {
+  field: OwnField
+  value: string
+  error: string | undefined
+  onChange: (value: string) => void
+}) {
+  const shared = {
+    label,
+    value,
+    error,
+    description: `The practice: ${practice}${range === '' ? '' : ` (${range})`}`,
+  }
+  return kind === 'text' && practice.length > ONE_LINE ? (
+    <Textarea {...shared} autosize minRows={2} onChange={(e) => onChange(e.currentTarget.value)} />
+  ) : (
+    <TextInput
+      {...shared}
+      maw={kind === 'number' ? 280 : undefined}
+      inputMode={kind === 'number' ? 'decimal' : 'text'}
+      onChange={(e) => onChange(e.currentTarget.value)}
+    />
+  )
+}
