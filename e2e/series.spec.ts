@@ -146,7 +146,10 @@ test('a drill of our own is built on one that ships, stands in a sequence and on
   await page.goto(`${app.address}/library`)
   await page.getByRole('textbox', { name: 'Look something up' }).fill('harbour')
   await page.getByRole('button', { name: 'Look' }).click()
-  await page.getByRole('link', { name: /Harbour dolphin/ }).first().click()
+  await page
+    .getByRole('link', { name: /Harbour dolphin/ })
+    .first()
+    .click()
   await page.getByRole('button', { name: 'Let it rest' }).click()
   await expect(page.getByText(/It rests: no plan takes it\./)).toBeVisible()
 })

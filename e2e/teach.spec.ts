@@ -1,5 +1,5 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
-import { App, toBlock } from './app'
+import { App, listening, toBlock } from './app'
 
 let app: App
 test.beforeAll(async () => {
@@ -193,4 +193,37 @@ test('a class taught from paper is copied in, and two screens of one class see e
     '1 try: clean',
   )
   await helper.context().close()
+})
+
+test('a window that plays a second tablet has a log of its own, and both meet as two devices do', async ({
+  page,
+}) => {
+  await page.goto(`${app.address}/plans/new`)
+  await listening(page)
+  await page.getByRole('textbox', { name: 'Name of the class' }).fill('Two tablets')
+  for (const name of ['Ines Calder', 'Wren Haskett', 'Tomas Reyle'])
+    await page.getByRole('checkbox', { name }).check()
+  await page.getByRole('button', { name: 'Make the plan' }).click()
+  await page.getByRole('link', { name: 'Take to class' }).click()
+  const opened = page.waitForEvent('popup')
+  await page.getByRole('link', { name: /^Try it with a second tablet/ }).click()
+  const second = await opened
+  await expect(second.getByText('This window plays tablet 2')).toBeVisible()
+  await page.getByRole('button', { name: 'Start the class' }).click()
+  await toBlock(page, 'Forearm stand, everyone’s version')
+  const clean = (on: Page, name: string) => on.getByRole('button', { name: `${name}: clean` })
+  const told = (on: Page, name: string) => on.getByRole('region', { name }).getByRole('status').first()
+  await expect(clean(second, 'Ines Calder')).toBeVisible()
+  // The one that is out of reach goes on; what the other taps meanwhile stays where it is.
+  await second.context().setOffline(true)
+  await clean(second, 'Ines Calder').click()
+  await expect(told(second, 'Ines Calder')).toHaveText('1 try: clean')
+  await expect(second.getByText(/kept on this device/)).toBeVisible()
+  await expect(page.getByText(/kept on this device/)).toHaveCount(0)
+  await second.context().setOffline(false)
+  await clean(page, 'Wren Haskett').click()
+  for (const on of [page, second])
+    for (const name of ['Ines Calder', 'Wren Haskett'])
+      await expect(told(on, name)).toHaveText('1 try: clean', { timeout: 30_000 })
+  await second.close()
 })

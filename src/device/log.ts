@@ -4,6 +4,7 @@ import type { FactKind, FactOf, SentFact } from '@/core/facts/fact'
 import type { Stamp } from '@/core/facts/stamp'
 import { nextStamp } from './facts'
 import { deviceDb, STRICT, type Entry } from './store'
+import { ownName } from './tablet'
 
 /** A fact before it is stamped. */
 export type Draft = { [K in FactKind]: Omit<FactOf<K>, keyof Stamp> }[FactKind]
@@ -25,7 +26,7 @@ export function entries(): readonly Entry[] {
 export function onLog(listener: Listener): () => void {
   listeners.add(listener)
   if (!channel && typeof BroadcastChannel !== 'undefined') {
-    channel = new BroadcastChannel('levitar.log')
+    channel = new BroadcastChannel(ownName('levitar.log'))
     channel.onmessage = () => void readLog()
   }
   return () => listeners.delete(listener)

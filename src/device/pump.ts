@@ -4,6 +4,7 @@ import { serverSays } from './clock'
 import { entries, onLog, prune, readLog, settleFates, type Fate } from './log'
 import { bringOver } from './old-outbox'
 import { deviceDb } from './store'
+import { ownName } from './tablet'
 
 /** Facts in one batch. */
 const AT_ONCE = 50
@@ -25,7 +26,9 @@ type Received = { readonly answers: readonly Answer[]; readonly nowMs: number; r
  */
 export async function pump(): Promise<boolean> {
   if (typeof navigator === 'undefined' || !('locks' in navigator)) return drain()
-  return navigator.locks.request('levitar.pump', { ifAvailable: true }, (lock) => (lock ? drain() : true))
+  return navigator.locks.request(ownName('levitar.pump'), { ifAvailable: true }, (lock) =>
+    lock ? drain() : true,
+  )
 }
 
 async function drain(): Promise<boolean> {

@@ -2,6 +2,7 @@
 
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import type { SentFact } from '@/core/facts/fact'
+import { ownName } from './tablet'
 
 /** Where a fact stands on this device. */
 export type EntryState = 'waiting' | 'refused' | 'stored'
@@ -35,7 +36,7 @@ let opening: Promise<DeviceDb> | undefined
 
 /** What lies on this device, opened once a page. Rejects where the browser keeps nothing. */
 export function deviceDb(): Promise<DeviceDb> {
-  opening ??= openDB<Shape>('levitar', 1, {
+  opening ??= openDB<Shape>(ownName('levitar'), 1, {
     upgrade(db) {
       db.createObjectStore('facts', { keyPath: 'order' }).createIndex('id', 'fact.id', { unique: true })
       db.createObjectStore('kept')

@@ -4,6 +4,7 @@ import { Alert, Button, Checkbox, Stack, Text, Title } from '@mantine/core'
 import { useSyncExternalStore } from 'react'
 import { FLOOR_CHECK } from '@/core/words/floor-check'
 import { useKept } from '@/device/use-log'
+import { SecondTablet } from './second-tablet'
 
 type Props = { classId: string; people: number; minutes: number; first: string; onStart: () => void }
 
@@ -53,6 +54,7 @@ export function BeforeClass({ classId, people, minutes, first, onStart }: Props)
       <Button size="xl" mih={64} onClick={onStart}>
         Start the class
       </Button>
+      <SecondTablet classId={classId} />
     </Stack>
   )
 }
