@@ -74,6 +74,20 @@ export function addHomeLink(scope: Scope, link: HomeLink): void {
     .run()
 }
 
+/** Every way to a sheet that was ever made, without what opens it. */
+export function homeLinks(scope: Scope): (Omit<HomeLink, 'tokenHash'> & { readonly revoked: boolean })[] {
+  return scope.db
+    .select({
+      studentId: homeLink.studentId,
+      made: homeLink.made,
+      expires: homeLink.expires,
+      revoked: homeLink.revoked,
+    })
+    .from(homeLink)
+    .where(mine(scope, homeLink))
+    .all()
+}
+
 /** Ends every way to somebody's sheet. Returns how many there were. */
 export function revokeHomeLinks(scope: Scope, studentId: string): number {
   return scope.db

@@ -94,6 +94,7 @@ export const PAGES: readonly (readonly [path: string, level: Level])[] = [
   ['/studio/approaches', 'desk'],
   ['/studio/cupboard', 'desk'],
   ['/studio/house', 'desk'],
+  ['/studio/mailbox', 'desk'],
   ['/studio/people', 'desk'],
   ['/studio/incidents', 'desk'],
   ['/studio/incidents/new', 'desk'],

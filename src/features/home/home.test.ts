@@ -14,6 +14,7 @@ const world = demoWorld(DAY)
 const { v7, stamp } = ownDevice(71, DAY)
 const idOf = (name: string): string => world.students.find((s) => s.name === name)?.id ?? ''
 const wren = idOf('Wren Haskett')
+const greta = idOf('Greta Sommerby')
 const FORM = { minutes: 15, times: 2, has: ['wall', 'strap', 'block', 'blanket'] as const }
 
 const load = async () => ({
@@ -124,4 +125,22 @@ it('goes with whoever is erased', async () => {
   const { sql } = await import('drizzle-orm')
   for (const table of ['home_plan', 'home_link'])
     expect(scope.db.all(sql`select * from ${sql.raw(table)} where student_id = ${wren}`)).toEqual([])
+})
+
+it('the mailbox shows what would have been sent to whoever has a link, and neither the link nor why', async () => {
+  const { mailboxView } = await import('./mailbox-queries')
+  const before = mailboxView(await screen()).length
+  value(await make(greta, 'fresh'))
+  const { path } = value(await app.actions.makeHomeLink({ studentId: greta }))
+  const mine = mailboxView(await screen()).filter((m) => m.to === 'Greta Sommerby')
+  expect(mailboxView(await screen()).length).toBeGreaterThan(before)
+  expect(mine.map((m) => m.subject)).toContain('Your week at home')
+  const reminder = mine.find((m) => m.subject.startsWith('Tomorrow: 15 minutes'))
+  expect(reminder?.toCome).toBe(true)
+  const shown = app.queries.homeView(await screen(), greta)!.sheet!.items[0]!.name
+  expect(reminder?.body.join(' ')).toContain(shown)
+  expect(JSON.stringify(mine)).not.toContain(path.split('/').at(-1))
+  value(await app.actions.endHomeLink({ studentId: greta }))
+  const after = mailboxView(await screen()).filter((m) => m.to === 'Greta Sommerby')
+  expect(after.every((m) => !m.subject.startsWith('Tomorrow'))).toBe(true)
 })

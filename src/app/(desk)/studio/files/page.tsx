@@ -16,6 +16,9 @@ export default page((ctx) => (
       <LinkButton href="/studio/api" variant="default">
         Other programs
       </LinkButton>
+      <LinkButton href="/studio/mailbox" variant="default">
+        Mailbox
+      </LinkButton>
     </PageHead>
     <TakeOut />
     <BringTable />
