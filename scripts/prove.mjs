@@ -1,4 +1,7 @@
-// `-- --server`: kills, fuzz, fault schedules and two studios behind nginx, on the built server. Otherwise long validations: the properties over many more cases, simulated students, and the benches. Prints a dated summary for docs/.
+// `-- --bundle`: the studio of ten years out, in and out again. `-- --server`: kills, fuzz, fault schedules and two studios behind nginx, on the built server. Otherwise long validations: the properties over many more cases, simulated students, and the benches. Prints a dated summary for docs/.
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
 import { machineDay, run } from './lib.mjs'
 
 if (process.argv.includes('--server')) {
@@ -15,6 +18,16 @@ if (process.argv.includes('--server')) {
     `${machineDay()}: kills ${killed ? 'hold' : 'FAIL'}, fuzz ${fuzzed ? 'holds' : 'FAILS'}, 200 fault schedules ${core ? 'hold' : 'FAIL'}, 10 in the browser ${screens ? 'hold' : 'FAIL'}, behind nginx ${fronted ? 'holds' : 'FAILS'}`,
   )
   process.exit(killed && fuzzed && core && screens && fronted ? 0 : 1)
+}
+if (process.argv.includes('--bundle')) {
+  const folder = mkdtempSync(path.join(tmpdir(), 'levitar-years-'))
+  const seeded = await run('npx', ['tsx', 'scripts/studio-seed.ts', folder, '2026-03-10'])
+  const same = seeded && (await run('npx', ['tsx', 'scripts/prove-bundle.ts', folder]))
+  rmSync(folder, { recursive: true })
+  console.log(
+    `${machineDay()}: ten years out, in and out again ${same ? 'are the same' : 'are NOT the same'}`,
+  )
+  process.exit(same ? 0 : 1)
 }
 const RUNS = '3000'
 console.log(`Properties with ${RUNS} runs each, ${machineDay()}`)

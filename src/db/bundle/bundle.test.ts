@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { sql } from 'drizzle-orm'
 import fc from 'fast-check'
-import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import { gunzipSync, strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { demoWorld } from '@/core/simulate/demo'
 import { describeBundle } from '@/core/words/bundle'
 import { makeHealthKey } from '../health-codec'
@@ -13,6 +13,7 @@ import { openDb } from '../open'
 import { HOME, type Scope } from '../scope'
 import { seedDemo } from '../seed'
 import { readBundle } from './read'
+import { openWith, sealWith } from './seal'
 import { takeIn } from './take-in'
 import { BUNDLE_TABLES } from './tables'
 import { digestOf, writeBundle } from './write'
@@ -238,10 +239,20 @@ describe('a damaged file', () => {
     )
     expect(bring(zipSync(files), '').refusal).toEqual({ code: 'damaged', file: 'tables/student.json' })
   })
+  it('of the first version, whose health was sealed unpacked, is read as ever', () => {
+    const first = remade((files) => {
+      const packed = openWith(PASS, files['health.sealed']!)!
+      expect(packed.length * 3).toBeLessThan(gunzipSync(packed).length)
+      files['health.sealed'] = sealWith(PASS, gunzipSync(packed))
+    }, zip)
+    const { into, refusal } = bring(first, PASS)
+    expect(refusal).toBeNull()
+    expect(Buffer.from(writeBundle(into, { passphrase: PASS, key })).equals(Buffer.from(zip))).toBe(true)
+  })
   it('of a newer release says so', () => {
     const files = { ...unzipSync(bare) }
     const manifest = JSON.parse(strFromU8(files['manifest.json']!)) as object
-    files['manifest.json'] = strToU8(JSON.stringify({ ...manifest, version: 2 }))
-    expect(bring(zipSync(files), '').refusal).toEqual({ code: 'newer', version: 2 })
+    files['manifest.json'] = strToU8(JSON.stringify({ ...manifest, version: 3 }))
+    expect(bring(zipSync(files), '').refusal).toEqual({ code: 'newer', version: 3 })
   })
 })

@@ -1,4 +1,5 @@
 import { strFromU8, strToU8, unzipSync } from 'fflate'
+import { gunzipSync } from 'node:zlib'
 import { z } from 'zod'
 import { ok, refused, type Result } from '@/core/result'
 import type { BundleRefusal } from '@/core/words/bundle'
@@ -123,8 +124,10 @@ function withHealth(
   sealed: Uint8Array,
   passphrase: string,
 ): Result<ReadBundle, BundleRefusal> {
-  const bytes = openWith(passphrase, sealed)
-  if (!bytes) return refused({ code: 'passphrase' })
+  const opened = openWith(passphrase, sealed)
+  if (!opened) return refused({ code: 'passphrase' })
+  const bytes = unpacked(opened)
+  if (!bytes) return refused({ code: 'damaged', file: 'health.sealed' })
   const read = sealedSchema.safeParse(parsed(strFromU8(bytes)))
   const key = Buffer.from(read.data?.key ?? '', 'base64')
   if (!read.success || key.length !== KEY_BYTES) return refused({ code: 'damaged', file: 'health.sealed' })
@@ -135,6 +138,16 @@ function withHealth(
     tables.set(name, rows.value)
   }
   return ok({ tables, key })
+}
+
+/** What is sealed is packed since version 2; a file of before holds it plain. */
+function unpacked(bytes: Uint8Array): Uint8Array | null {
+  if (bytes[0] !== 0x1f || bytes[1] !== 0x8b) return bytes
+  try {
+    return new Uint8Array(gunzipSync(bytes, { maxOutputLength: MOST_UNZIPPED }))
+  } catch {
+    return null
+  }
 }
 
 function parsed(text: string): unknown {

@@ -1,4 +1,4 @@
-import { sql } from 'drizzle-orm'
+import { sql, type SQL } from 'drizzle-orm'
 import { ok, refused, type Result } from '@/core/result'
 import type { BundleRefusal } from '@/core/words/bundle'
 import type { Scope } from '../scope'
@@ -23,29 +23,59 @@ export function takeIn(scope: Scope, { tables }: ReadBundle): Result<number, Bun
   for (const table of BUNDLE_TABLES) {
     // What a fresh installation has of its own makes way.
     db.run(sql`delete from ${sql.identifier(table.name)}`)
-    for (const row of tables.get(table.name) ?? []) {
-      try {
-        insert(scope, table, row)
-      } catch {
-        return refused({ code: 'row', table: table.name, line: stored + 1, column: '' })
-      }
-      stored += 1
-    }
+    const rows = tables.get(table.name) ?? []
+    const wrong = insertAll(scope, table, rows)
+    if (wrong !== null) return refused({ code: 'row', table: table.name, line: wrong + 1, column: '' })
+    stored += rows.length
   }
   const [loose] = db.all<{ table: string }>(sql`PRAGMA foreign_key_check`)
   return loose ? refused({ code: 'dangling', table: loose.table }) : ok(stored)
 }
 
-function insert(scope: Scope, table: BundleTable, row: Row): void {
-  const owned: Row = { ...row, studio_id: scope.studioId }
-  const columns = table.columns.filter((c) => owned[c] !== undefined)
-  const names = sql.join(
-    columns.map((c) => sql.identifier(c)),
-    sql`, `,
+/** Rows in one statement: ten years are brought in within seconds. */
+const AT_ONCE = 200
+
+/** Stores rows in their order. Returns which one the database refused first; null where none. */
+function insertAll(scope: Scope, table: BundleTable, rows: readonly Row[]): number | null {
+  let at = 0
+  while (at < rows.length) {
+    const some = alike(table, rows, at)
+    try {
+      insert(scope, table, some)
+    } catch {
+      // The whole is taken back by whoever asked; which row it was is found by storing each alone.
+      const wrong = some.findIndex((row) => !tries(() => insert(scope, table, [row])))
+      return at + Math.max(0, wrong)
+    }
+    at += some.length
+  }
+  return null
+}
+
+/** The next rows that have the same columns. */
+function alike({ columns }: BundleTable, rows: readonly Row[], at: number): readonly Row[] {
+  const has = (row: Row | undefined): string => columns.filter((c) => row?.[c] !== undefined).join()
+  const first = has(rows[at])
+  const some = rows.slice(at, at + AT_ONCE)
+  const other = some.findIndex((row) => has(row) !== first)
+  return other < 0 ? some : some.slice(0, other)
+}
+
+function tries(run: () => void): boolean {
+  try {
+    run()
+    return true
+  } catch {
+    return false
+  }
+}
+
+function insert(scope: Scope, table: BundleTable, rows: readonly Row[]): void {
+  const owned = rows.map((row): Row => ({ ...row, studio_id: scope.studioId }))
+  const columns = table.columns.filter((c) => owned[0]?.[c] !== undefined)
+  const list = (parts: readonly SQL[]): SQL => sql.join([...parts], sql`, `)
+  const values = owned.map((row) => sql`(${list(columns.map((c) => sql`${row[c]}`))})`)
+  scope.db.run(
+    sql`insert into ${sql.identifier(table.name)} (${list(columns.map((c) => sql`${sql.identifier(c)}`))}) values ${list(values)}`,
   )
-  const values = sql.join(
-    columns.map((c) => sql`${owned[c]}`),
-    sql`, `,
-  )
-  scope.db.run(sql`insert into ${sql.identifier(table.name)} (${names}) values (${values})`)
 }

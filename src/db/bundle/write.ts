@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import { sql } from 'drizzle-orm'
-import { strToU8, zipSync } from 'fflate'
+import { gzipSync, strToU8, zipSync } from 'fflate'
 import type { HealthKey } from '../health-codec'
 import type { Scope } from '../scope'
 import { sealWith } from './seal'
@@ -9,7 +9,7 @@ import { BUNDLE_TABLES, type BundleTable, type Row } from './tables'
 
 export const BUNDLE_FORMAT = 'levitar-studio'
 /** Grows when what is written can no longer be read by the rules of before (docs/formats.md). */
-export const BUNDLE_VERSION = 1
+export const BUNDLE_VERSION = 2
 /** Zip keeps a time for each file; the same studio is the same bytes. */
 const NO_TIME = new Date('1980-01-01T00:00:00')
 
@@ -34,7 +34,8 @@ export function writeBundle(scope: Scope, health: WithHealth | null): Uint8Array
   if (health)
     files['health.sealed'] = sealWith(
       health.passphrase,
-      strToU8(JSON.stringify({ key: health.key.toString('base64'), tables: sealed })),
+      // Packed first: what is sealed does not pack any more, and ten years of it would be too large to bring in.
+      gzipSync(strToU8(JSON.stringify({ key: health.key.toString('base64'), tables: sealed })), { mtime: 0 }),
     )
   files['manifest.json'] = strToU8(JSON.stringify(manifestOf(files, counts), null, 2))
   return zipSync(files, { mtime: NO_TIME, level: 6 })
