@@ -37,6 +37,13 @@ const hold = (part: Partial<SentFact> = {}): SentFact =>
     ...{ watched: true, faults: [], note: '', replaces: null },
     ...part,
   }) as SentFact
+const noted = (): SentFact =>
+  ({ ...stamp(), kind: 'note', studentId, classId: null, text: 'calm' })
+const drilled = (): SentFact =>
+  ({
+    ...stamp(),
+    ...{ kind: 'drill', studentId, drillId: 'DR-hollow', classId: null, amount: null, replaces: null },
+  })
 const tried = (part: Partial<SentFact> = {}): SentFact =>
   ({
     ...stamp(),
@@ -90,6 +97,13 @@ describe('a batch', () => {
     const [good, bad] = [hold(), hold({ studentId: v7() })]
     expect(send(good, bad, { id: 'no id' }, good)).toEqual(['stored', 'refused', 'known'])
     expect(send(good, bad)).toEqual(['known', 'refused'])
+  })
+  it('with one id for two people keeps the first and tells the second, whatever it is', () => {
+    const other = world.students[1]?.id ?? ''
+    for (const fact of [hold(), tried({ classId: null }), noted(), drilled()]) {
+      const answers = send(fact, { ...fact, studentId: other }, fact) ?? []
+      expect([fact.kind, ...answers]).toEqual([fact.kind, 'stored', 'refused', 'known'])
+    }
   })
   it('with a device counter used twice stores both', async () => {
     const one = hold()

@@ -9,6 +9,7 @@ import { appendClassEvent, appendLock, eventsOf, findClass } from '@/db/classes'
 import { appendDrill, appendNote, appendPlacement } from '@/db/evidence'
 import { addOfferTap } from '@/db/offers'
 import { findStudent } from '@/db/students'
+import { whoseFact } from '@/db/whose'
 import { problem, type Answer } from '../answer'
 import type { Context } from '../context'
 import { keepAttempt, keepObservation, takeBack } from './keep-evidence'
@@ -107,5 +108,14 @@ export function keepFact(ctx: Context, fact: SentFact): Answer<Kept> {
   if ('studentId' in fact && fact.studentId !== null && !findStudent(ctx.scope, fact.studentId))
     return problem('This person is not in the studio any more.')
   const keep = KEEP[fact.kind] as Keep<typeof fact.kind>
-  return keep(ctx, fact)
+  const kept = keep(ctx, fact)
+  return kept.ok && kept.value === 'known' && isAnothers(ctx, fact) ? problem(ANOTHERS) : kept
+}
+
+/** One id for two people: the second is told, not taken for the first (finding 23). */
+const ANOTHERS = 'This entry has the mark of another person’s: it is not recorded. Tap it again.'
+
+function isAnothers({ scope }: Context, fact: SentFact): boolean {
+  const whose = whoseFact(scope, fact.id)
+  return whose !== null && 'studentId' in fact && fact.studentId !== whose
 }
