@@ -3,6 +3,7 @@ import { redirect } from 'next/navigation'
 import { cache, type ReactNode } from 'react'
 import { z } from 'zod'
 import { levelOf, reaches } from '@/core/access/roles'
+import { signInFor } from '@/core/access/where-to'
 import type { Day } from '@/core/day'
 import { NotYours } from '@/ui/not-yours'
 import { contextFor, type Context } from './context'
@@ -23,9 +24,10 @@ export function page<P = object>(
 ): (props: P) => Promise<ReactNode> {
   return async function Guarded(props) {
     const ctx = await here()
-    const level = levelOf(await pathHere())
+    const path = await pathHere()
+    const level = levelOf(path)
     if (reaches(ctx.actor.role, level)) return render(ctx, props)
-    if (ctx.actor.role === 'nobody' || ctx.actor.locked) redirect('/sign-in')
+    if (ctx.actor.role === 'nobody' || ctx.actor.locked) redirect(signInFor(path))
     return <NotYours role={ctx.actor.role} level={level} />
   }
 }

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { FACT_KINDS } from '../facts/fact'
 import { matrixText } from './matrix'
+import { signInFor, whereTo } from './where-to'
 import { LEVELS, levelOf, levelOfFact, mayKnow, PAGES, reaches, ROLES } from './roles'
 
 const FROM_LEAST = ['nobody', ...ROLES] as const
@@ -54,4 +55,27 @@ it('docs/roles.md prints the list as it is', () => {
     text.split('\n').map((line) => line.replaceAll(/\s+/g, ' ').replaceAll(/-+/g, '-'))
   const printed = rows(readFileSync('docs/roles.md', 'utf8'))
   expect(rows(matrixText()).filter((line) => !printed.includes(line))).toEqual([])
+})
+
+it('after signing in the page that was asked for opens, where it is ours and theirs', () => {
+  expect(signInFor('/')).toBe('/sign-in')
+  const asked = (path: string) =>
+    new URL(signInFor(path), 'http://studio.test').searchParams.get('to') ?? undefined
+  expect(whereTo(asked('/plans/new'), 'teacher')).toBe('/plans/new')
+  expect(whereTo(asked('/teach/7/board'), 'device')).toBe('/teach/7/board')
+  // What does not open to them, or is not of this studio, leads to where they always begin.
+  expect(whereTo('/plans', 'assistant')).toBe('/')
+  expect(whereTo('/studio/files', 'device')).toBe('/teach')
+  for (const elsewhere of [
+    '//else.test',
+    'https://else.test',
+    '/\\else.test',
+    'javascript:alert(1)',
+    '/sign-in',
+    '/account',
+    '',
+    undefined,
+  ])
+    expect(whereTo(elsewhere, 'owner')).toBe('/')
+  expect(whereTo('/plans/../studio/access', 'assistant')).toBe('/')
 })

@@ -37,13 +37,11 @@ const hold = (part: Partial<SentFact> = {}): SentFact =>
     ...{ watched: true, faults: [], note: '', replaces: null },
     ...part,
   }) as SentFact
-const noted = (): SentFact =>
-  ({ ...stamp(), kind: 'note', studentId, classId: null, text: 'calm' })
-const drilled = (): SentFact =>
-  ({
-    ...stamp(),
-    ...{ kind: 'drill', studentId, drillId: 'DR-hollow', classId: null, amount: null, replaces: null },
-  })
+const noted = (): SentFact => ({ ...stamp(), kind: 'note', studentId, classId: null, text: 'calm' })
+const drilled = (): SentFact => ({
+  ...stamp(),
+  ...{ kind: 'drill', studentId, drillId: 'DR-hollow', classId: null, amount: null, replaces: null },
+})
 const tried = (part: Partial<SentFact> = {}): SentFact =>
   ({
     ...stamp(),

@@ -2,7 +2,9 @@ import 'server-only'
 import { redirect } from 'next/navigation'
 import { StoreRefusal } from '@/db/migrate'
 import { RAIL } from '@/ui/shell/rail'
+import { signInFor } from '@/core/access/where-to'
 import { here } from '../page'
+import { pathHere } from '../who'
 import { levelOf, reaches } from '@/core/access/roles'
 import type { Context } from '../context'
 import { shellData } from './queries'
@@ -14,7 +16,7 @@ export async function shellHere(): Promise<
 > {
   try {
     const ctx = await here()
-    if (ctx.actor.role === 'nobody') redirect('/sign-in')
+    if (ctx.actor.role === 'nobody') redirect(signInFor(await pathHere()))
     return { ...shellData(ctx), ...askerOf(ctx), hidden: ctx.privacy.hidden }
   } catch (error) {
     if (error instanceof StoreRefusal) return { refusal: error.code, detail: error.detail }
