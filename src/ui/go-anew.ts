@@ -2,3 +2,8 @@
 export function goAnew(path: string): void {
   window.location.assign(path)
 }
+
+/** The sign-in page once more, from the start: whoever is in now is led on to what they asked for. */
+export function goOn(): void {
+  window.location.assign(window.location.pathname + window.location.search)
+}

@@ -2,7 +2,7 @@
 
 import { Button, PasswordInput, Stack, Text, TextInput } from '@mantine/core'
 import { useState } from 'react'
-import { goAnew } from '@/ui/go-anew'
+import { goAnew, goOn } from '@/ui/go-anew'
 import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
 import { ownerByCode, pairTablet } from '../sign-in-actions'
@@ -12,7 +12,7 @@ export function PairForm() {
   const { busy, problemOf, send } = useSubmit(pairTablet)
   const [code, setCode] = useState('')
   const go = async (): Promise<void> => {
-    if ((await send({ code })) !== null) goAnew('/teach')
+    if ((await send({ code })) !== null) goOn()
   }
   return (
     <form

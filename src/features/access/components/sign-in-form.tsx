@@ -2,7 +2,7 @@
 
 import { Button, PasswordInput, Stack, TextInput, Title } from '@mantine/core'
 import { useState } from 'react'
-import { goAnew } from '@/ui/go-anew'
+import { goOn } from '@/ui/go-anew'
 import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
 import { signIn } from '../sign-in-actions'
@@ -17,7 +17,7 @@ export function SignInForm() {
   const [asksCode, setAsksCode] = useState(false)
   if (!asksCode && problemOf('code') !== undefined) setAsksCode(true)
   const go = async (): Promise<void> => {
-    if ((await send({ login, password, code })) !== null) goAnew('/')
+    if ((await send({ login, password, code })) !== null) goOn()
   }
   return (
     <form

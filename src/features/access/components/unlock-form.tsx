@@ -3,7 +3,7 @@
 import { Button, Group, PasswordInput, Stack, Text, Title } from '@mantine/core'
 import { useState } from 'react'
 import { forgetPages } from '@/device/floor-pages'
-import { goAnew } from '@/ui/go-anew'
+import { goAnew, goOn } from '@/ui/go-anew'
 import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
 import { signOut, unlockScreen } from '../sign-in-actions'
@@ -15,7 +15,7 @@ export function UnlockForm({ name, onOpen }: { name: string; onOpen?: () => void
   const go = async (): Promise<void> => {
     if ((await send({ password })) === null) return
     if (onOpen) onOpen()
-    else goAnew('/')
+    else goOn()
   }
   const leave = async (): Promise<void> => {
     if (!(await signOut()).ok) return
