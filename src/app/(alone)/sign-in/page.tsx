@@ -2,9 +2,9 @@ import { Stack, Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { redirect } from 'next/navigation'
 import { OwnerCodeForm, PairForm } from '@/features/access/components/code-forms'
-import { whereTo } from '@/core/access/where-to'
 import { SignInForm } from '@/features/access/components/sign-in-form'
 import { UnlockForm } from '@/features/access/components/unlock-form'
+import { nextPage } from '@/features/access/next-page'
 import { accessView } from '@/features/access/queries'
 import { page } from '@/features/page'
 
@@ -13,7 +13,7 @@ export const metadata: Metadata = { title: 'Sign in' }
 export default page<{ searchParams: Promise<{ to?: string | string[] }> }>(async (ctx, { searchParams }) => {
   const { role, locked, name } = ctx.actor
   if (locked) return <UnlockForm name={name} />
-  if (role !== 'nobody') redirect(whereTo([(await searchParams).to].flat()[0], role))
+  if (role !== 'nobody') redirect(nextPage(ctx, (await searchParams).to))
   const { open } = accessView(ctx)
   return (
     <Stack maw={420} gap="lg" mx="auto" mt="6vh">
