@@ -12,15 +12,17 @@ export function useLog(): readonly Entry[] {
   return useSyncExternalStore(onLog, entries, () => NONE)
 }
 
-/** Records on this device; the sentence is set where the browser keeps nothing. */
-export function useRecord(): { tell: (draft: Draft, label: string) => Promise<void>; failed: string } {
+/** Records on this device: whether it was kept; the sentence is set where the browser keeps nothing. */
+export function useRecord(): { tell: (draft: Draft, label: string) => Promise<boolean>; failed: string } {
   const [failed, setFailed] = useState('')
   const tell = useCallback(async (draft: Draft, label: string) => {
     try {
       await record(draft, label)
       setFailed('')
+      return true
     } catch {
       setFailed('This browser could not keep the tap, so it is not recorded: tap again, or write it down.')
+      return false
     }
   }, [])
   return { tell, failed }

@@ -74,7 +74,15 @@ export function RunSequence({ view }: { view: SequenceView }) {
 /** Before it runs, and after it: then one tap writes down that they did it. */
 function Idle({ view, over, onRun }: { view: SequenceView; over: boolean; onRun: () => void }) {
   const [told, setTold] = useState(false)
+  const [telling, setTelling] = useState(false)
   const { tell, failed } = useRecord()
+  const writeDown = async (): Promise<void> => {
+    setTelling(true)
+    let all = true
+    for (const draft of doneBy(view)) all = (await tell(draft, `${view.name}: drill done`)) && all
+    setTelling(false)
+    setTold(all)
+  }
   return (
     <Stack gap="xs" className="no-print">
       <Group>
@@ -82,15 +90,7 @@ function Idle({ view, over, onRun }: { view: SequenceView; over: boolean; onRun:
           {over ? 'Once more' : 'Run it'}
         </Button>
         {over && !told ? (
-          <Button
-            size="lg"
-            mih={56}
-            variant="default"
-            onClick={() => {
-              setTold(true)
-              for (const draft of doneBy(view)) void tell(draft, `${view.name}: drill done`)
-            }}
-          >
+          <Button size="lg" mih={56} variant="default" loading={telling} onClick={() => void writeDown()}>
             Write down that they did it
           </Button>
         ) : null}

@@ -19,7 +19,7 @@ type Props = {
   stage: StageBrief
   /** Their own only. */
   recorded: readonly Recorded[]
-  onMark: (mark: Mark) => Promise<void>
+  onMark: (mark: Mark) => Promise<boolean>
   onUndo: (last: Recorded) => void
   drilling: Drilling
 }

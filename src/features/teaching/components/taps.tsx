@@ -45,7 +45,7 @@ type Props = {
   person: TeachPerson
   stage: StageBrief
   undo: React.ReactNode
-  onMark: (mark: Mark) => Promise<void>
+  onMark: (mark: Mark) => Promise<boolean>
 }
 
 /** What came of it: how far, which faults, and one tap for what was seen. */

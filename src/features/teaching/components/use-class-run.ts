@@ -68,7 +68,7 @@ function handsOf({ classId, people, titles }: TeachData, tell: ReturnType<typeof
         { kind: 'class-event', event, classId, blockIndex, atMs: Date.now() },
         EVENT_LABEL[event] ?? `Class: ${titles[blockIndex] ?? ''}`,
       ),
-    mark: (entry: Mark): Promise<void> =>
+    mark: (entry: Mark): Promise<boolean> =>
       tell(
         { kind: 'attempt', lead: null, seconds: null, setupId: null, ...entry, classId, replaces: null },
         `${nameOf(entry.studentId)}: ${entry.outcome.replace('-', ' ')}`,

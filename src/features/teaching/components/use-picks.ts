@@ -24,7 +24,7 @@ export type Picks = {
 export function usePicks(setup: string): {
   picks: Picks
   pick: (part: Partial<Picks>) => void
-  take: (keep: (taken: Picks) => Promise<void>) => void
+  take: (keep: (taken: Picks) => Promise<boolean>) => void
 } {
   const [picks, setPicks] = useState<Picks>({
     ...{ faults: [], level: 'hop', lead: 'left', help: 'alone', held: '', stopping: false },
@@ -35,12 +35,16 @@ export function usePicks(setup: string): {
     latest.current = { ...latest.current, ...part }
     setPicks(latest.current)
   }, [])
-  const take = useCallback((keep: (taken: Picks) => Promise<void>) => {
+  const take = useCallback((keep: (taken: Picks) => Promise<boolean>) => {
     const taken = latest.current
     // The other leg leads next; a tap corrects it.
     const lead = taken.lead === 'left' ? 'right' : 'left'
     latest.current = { ...taken, faults: [], help: 'alone', held: '', lead, stopping: false }
-    void keep(taken).then(() => setPicks(latest.current))
+    void keep(taken).then((kept) => {
+      // What could not be kept is still picked: it is tapped again.
+      if (!kept) latest.current = taken
+      setPicks(latest.current)
+    })
   }, [])
   return { picks, pick, take }
 }
