@@ -63,6 +63,8 @@ export const changeSequence = action(
     const kept = findSequence(ctx.scope, id)
     if (!kept) return problem(GONE)
     const students = studentsByIds(ctx.scope, kept.people)
+    if (students.length === 0)
+      return problem('Nobody is left that it is for: take it away, or compose another.')
     const asked = sequenceAsked(ctx, students, kept.doc.minutes)
     const next = editSequence(ctx.practice, asked, kept.doc, edit)
     if (!next.ok) return problem(EDIT_WORDS[next.refusal.code])

@@ -59,9 +59,13 @@ export function sequenceList(ctx: Context): {
     people,
     lines: listSequences(ctx.scope).map(({ id, name, people: whose, doc, madeDay }) => ({
       ...{ id, name },
-      text: `${list(whose.flatMap((p) => nameOf.get(p) ?? []))}: about ${minutesOf(doc.items)}, made ${formatDay(madeDay)}`,
+      text: `${whoseWords(whose.flatMap((p) => nameOf.get(p) ?? []))}: about ${minutesOf(doc.items)}, made ${formatDay(madeDay)}`,
     })),
   }
+}
+
+function whoseWords(names: readonly string[]): string {
+  return names.length === 0 ? 'for nobody any more' : list(names)
 }
 
 function minutesOf(items: readonly SequenceItem[]): string {
@@ -97,7 +101,7 @@ export function sequenceView(ctx: Context, id: string): SequenceView | null {
           ? 'Only while the arms are fresh: push first, and leave it out when they are not.'
           : `${timeWords(item.seconds)}.`,
       picture: told ? pictureFor(practice, item.id, body) : null,
-      others: othersFor(practice, asked, kept.doc, at).map((value) => ({
+      others: (students.length === 0 ? [] : othersFor(practice, asked, kept.doc, at)).map((value) => ({
         value,
         label: findById(practice.drills, value).name,
       })),
@@ -109,7 +113,7 @@ export function sequenceView(ctx: Context, id: string): SequenceView | null {
     ...{ id, name: kept.name, items },
     people: students.map((s) => ({ id: s.id, name: s.name })),
     lead: [
-      list(students.map((s) => s.name)),
+      whoseWords(students.map((s) => s.name)),
       `about ${minutesOf(kept.doc.items)}`,
       ...(towards ? [`towards ${stageName(practice, towards.id).toLowerCase()}`] : []),
     ].join(', '),

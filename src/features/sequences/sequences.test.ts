@@ -101,3 +101,20 @@ it('asks for a name, for somebody who is here, and for minutes that there are', 
   expect(refusedAt(await make([wren], { minutes: 7 }))).toEqual(['minutes'])
   expect(refusedAt(await app.actions.renameSequence({ id: v7(), name: 'Gone' }))).toEqual([''])
 })
+
+it('stays when the last one it is for is erased, and is changed no more', async () => {
+  const { addStudents } = await import('@/db/students')
+  const gone = v7()
+  addStudents((await screen()).scope, [{ id: gone, name: 'Orla Finch' }], DAY)
+  const { id } = value(await make([gone]))
+  const { eraseStudent } = await import('@/db/erase')
+  const { scope, health } = await screen()
+  eraseStudent(scope, health.key, gone, 'Somebody')
+  const left = (await view(id))!
+  expect(left.lead).toMatch(/^for nobody any more, about/)
+  const at = left.items.find((i) => i.sets !== null)!.at
+  expect(left.items[at]?.others).toEqual([])
+  expect(refusedAt(await app.actions.changeSequence({ id, edit: { kind: 'sets', at, sets: 2 } }))).toEqual([
+    '',
+  ])
+})
