@@ -105,6 +105,7 @@ test('over the room’s own HTTPS: an owner, a paired tablet, a class that goes 
     await tablet.getByRole('button', { name: 'Pair this tablet' }).click()
     // The class that it asked for before anybody knew it.
     await expect(tablet).toHaveURL(`${front.address}${classPath}`)
+    await listening(tablet)
     await tablet.getByRole('button', { name: 'Start the class' }).click()
     await toBlock(tablet, 'Forearm stand, everyone’s version')
     await tablet.reload()

@@ -53,6 +53,7 @@ const load = async () => ({
   own: await import('./practice-own/queries'),
   progress: await import('./progress/person-queries'),
   review: await import('./progress/review-queries'),
+  groupwise: await import('./progress/group-queries'),
   today: await import('./today/queries'),
 })
 let app: Awaited<ReturnType<typeof load>>
@@ -218,6 +219,8 @@ const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
   homeByToken: (ctx) => app.home.homeByToken(ctx, 'no way in'),
   personProgress: (ctx) => everybody((id) => app.progress.personProgress(ctx, id, 'FS')),
   studioReview: (ctx) => app.review.studioReview(ctx),
+  groupChoices: (ctx) => app.groupwise.groupChoices(ctx),
+  groupProgress: (ctx) => app.groupwise.groupProgress(ctx, world.groups[0]!.id),
   todayData: (ctx) => app.today.todayData(ctx),
 }
 

@@ -36,3 +36,30 @@ export function armsThrough(practice: Library, plan: Plan, studentId: string): R
   }
   return found
 }
+
+/** When first tries begin and how fresh the arms are then, beside the minute at which they are freshest. */
+export type BestMinute = {
+  readonly beginsS: number
+  readonly fresh: number
+  readonly bestS: number
+  readonly bestFresh: number
+}
+
+/**
+ * The best minute for attempts: of the working blocks after the warm-up, the beginning at which the arms of those who try
+ * are freshest. The earliest of equal ones; null where nothing is tried.
+ */
+export function bestMinute(practice: Library, plan: Plan): BestMinute | null {
+  const works = plan.blocks.filter(isWork)
+  const tries = works.find((b) => b.people.some((p) => p.tries > 0 && p.turns > 0))
+  if (!tries) return null
+  const trying = tries.people.filter((p) => p.tries > 0 && p.turns > 0).map((p) => p.studentId)
+  const arms = trying.map((id) => armsThrough(practice, plan, id))
+  const freshAt = (startS: number): number =>
+    arms.reduce((sum, own) => sum + (own.find((r) => r.startS === startS)?.fresh ?? 1), 0) / arms.length
+  const best = works.reduce((a, b) => (freshAt(b.startS) > freshAt(a.startS) + 1e-9 ? b : a))
+  return {
+    ...{ beginsS: tries.startS, fresh: freshAt(tries.startS) },
+    ...{ bestS: best.startS, bestFresh: freshAt(best.startS) },
+  }
+}

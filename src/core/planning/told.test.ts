@@ -5,7 +5,7 @@ import { WAITING } from '../classes/plan'
 import { shippedPractice } from '../practice/library'
 import { NO_LIMITS } from '../screening/caps'
 import { describeBetter } from '../words/better'
-import { describeFileRefusal } from '../words/plan'
+import { describeBestMinute, describeFileRefusal } from '../words/plan'
 import { describeTurns, placeName } from '../words/turns'
 import { describeWhy } from '../words/why'
 import { anyBrief, brief, limited, person, planOf } from '@/testing/briefs'
@@ -13,7 +13,7 @@ import { must } from '@/testing/bodies'
 import { validatePlan } from './check/validate'
 import { startsFor } from './plan-class'
 import { asItHolds } from './now'
-import { armsThrough } from './reserve'
+import { armsThrough, bestMinute } from './reserve'
 import { takenIn } from './taken-in'
 import { fits, foundFrom, printOf, searchOn, withoutWords, type SearchTold } from './search'
 
@@ -151,6 +151,44 @@ it('arms: what is shown agrees with what the validator reckons second by second'
     }),
     { numRuns: 6 },
   )
+})
+
+it('the best minute for first tries is no later working block than all, and no fresher than the freshest', () => {
+  let some = 0
+  fc.assert(
+    fc.property(anyBrief, (any) => {
+      const made = startsFor(practice, any)
+      if (!made.ok) return
+      const own = planOf(any)
+      const best = bestMinute(practice, own)
+      const trying = own.blocks.flatMap(doingsOf).filter((d) => d.tries > 0 && d.turns > 0)
+      expect(best === null).toBe(trying.length === 0)
+      if (best === null) return
+      some += 1
+      const starts = own.blocks.filter(isWork).map((x) => x.startS)
+      expect(starts).toContain(best.bestS)
+      expect(best.bestFresh).toBeGreaterThanOrEqual(best.fresh)
+      const means = starts.map((at) => {
+        const ids = own.blocks
+
+          .filter(isWork)
+          .find((x) => x.startS === best.beginsS)!
+          .people.filter((d) => d.tries > 0 && d.turns > 0)
+          .map((d) => d.studentId)
+        const fresh = ids.map((id) => armsThrough(practice, own, id).find((r) => r.startS === at)!.fresh)
+        return fresh.reduce((x, y) => x + y, 0) / fresh.length
+      })
+      expect(best.bestFresh).toBeCloseTo(Math.max(...means), 9)
+    }),
+    { numRuns: 8 },
+  )
+  expect(some).toBeGreaterThan(0)
+  const at = { beginsS: 1980, fresh: 0.91, bestS: 1260, bestFresh: 0.98 }
+  expect(describeBestMinute(at)).toBe(
+    'First tries begin at 33 min with arms 91 % fresh; they are freshest at 21 min, 98 %.',
+  )
+  expect(describeBestMinute({ ...at, bestFresh: 0.93 })).toMatch(/as good as any minute/)
+  expect(describeBestMinute(null)).toBe('')
 })
 
 it('says why somebody does what they do', () => {

@@ -4,11 +4,12 @@ import type { Change } from '../classes/change'
 import type { FileRefusal } from '../classes/plan-file'
 import type { BlockKind, PlanWarning } from '../classes/plan'
 import type { PlanRefusal } from '../planning/plan-class'
+import type { BestMinute } from '../planning/reserve'
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
 import { FAMILIES } from '../practice/schema'
 import { FAMILY_NAMES } from './family'
-import { count, list } from './number'
+import { count, list, percent } from './number'
 import { stageName } from './reason'
 
 /** A block in a word, for a ribbon. */
@@ -173,4 +174,18 @@ export function describeFileRefusal(refusal: FileRefusal): string {
     case 'not-on-the-list':
       return `That plan is for ${count(refusal.people, 'person', 'people')} not on the list of this class: put them on it first.`
   }
+}
+
+/** A share of fresh that makes no difference that anybody feels. */
+const SAME_FRESH = 0.03
+
+/** When arms are best for first tries, beside when they come; empty where nothing is tried. */
+export function describeBestMinute(best: BestMinute | null): string {
+  if (best === null) return ''
+  const { beginsS, fresh, bestS, bestFresh } = best
+  const at = (seconds: number): string => `${Math.floor(seconds / 60)} min`
+  const now = `First tries begin at ${at(beginsS)} with arms ${percent(fresh)} fresh`
+  return bestFresh - fresh < SAME_FRESH
+    ? `${now}: as good as any minute of this hour.`
+    : `${now}; they are freshest at ${at(bestS)}, ${percent(bestFresh)}.`
 }

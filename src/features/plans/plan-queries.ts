@@ -12,7 +12,6 @@ import {
 import { formatDay } from '@/core/day'
 import type { Picture } from '@/core/figure/picture'
 import { pictureFor } from '@/core/figure/picture-of'
-import { armsThrough } from '@/core/planning/reserve'
 import { trainable } from '@/core/planning/purposes'
 import { validatePlan } from '@/core/planning/check/validate'
 import type { Violation } from '@/core/planning/check/violation'
@@ -40,6 +39,7 @@ import { anyBody } from '../body'
 import type { Context } from '../context'
 import { classFile, judgeOfClass } from '../desk/class-file'
 import { peopleOf } from '../desk/people'
+import { armsView, type ArmsView } from './arms-view'
 import { choicesFor, doingView, taughtBy, type DoingView, type VersionChoice, type View } from './doing-view'
 
 /** Everybody who does one version of a block. */
@@ -81,7 +81,7 @@ export type BlockView = {
   /** Broken rules that speak of this block. */
   broken: string[]
 }
-export type PlanView = {
+export type PlanView = ArmsView & {
   id: string
   title: string
   aim: string
@@ -99,8 +99,6 @@ export type PlanView = {
   editable: boolean
   canUndo: boolean
   canRedo: boolean
-  /** By person: how fresh their arms are when each working block begins, in percent. */
-  freshness: Record<string, { purpose: string; percent: number }[]>
   /** Whom a teacher may give another version, by part. */
   choices: { studentId: string; name: string; out: boolean; skill: VersionChoice[]; waves: VersionChoice[] }[]
   /** Purposes that strength may have. */
@@ -130,6 +128,7 @@ export function planView(ctx: Context, id: string): PlanView | null {
     choices: [],
     trains: [],
     freshness: {},
+    bestMinute: '',
     canUndo: false,
     canRedo: false,
   }
@@ -160,15 +159,7 @@ export function planView(ctx: Context, id: string): PlanView | null {
     warnings: plan.warnings.map((w) => describePlanWarning(w, practice, view.people.nameOf)),
     // The same sentence of two blocks is said once.
     violations: [...new Set(broken.map(say))],
-    freshness: Object.fromEntries(
-      [...new Set(plan.blocks.flatMap(doingsOf).map((d) => d.studentId))].map((student) => [
-        student,
-        armsThrough(practice, plan, student).map(({ purpose, fresh }) => ({
-          purpose,
-          percent: Math.round(100 * fresh),
-        })),
-      ]),
-    ),
+    ...armsView(practice, plan),
     choices: past ? [] : choicesOf(view, record.fixed.out),
     trains: trainable(practice).map((c) => ({
       id: c.id,

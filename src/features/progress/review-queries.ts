@@ -45,16 +45,21 @@ const SHORT_TIMES = 2
 /** Classes read back for who went short. */
 const CLASSES_READ = 12
 
-/** What this week says about everybody who comes. */
-export function studioReview(ctx: Context): Review {
+/**
+ * What this week says about everybody who comes.
+ * @param members of one group alone; null for the whole studio
+ */
+export function studioReview(ctx: Context, members: ReadonlySet<string> | null = null): Review {
   const { scope, clock, privacy } = ctx
   const { today } = clock
-  const names = new Map(listNames(scope).map((s) => [s.id, s.name]))
+  const names = new Map(
+    listNames(scope).flatMap((s) => (members && !members.has(s.id) ? [] : [[s.id, s.name] as const])),
+  )
   const line = (id: string, text: string): Line[] => {
     const name = names.get(id)
     return name === undefined ? [] : [{ id, name, text }]
   }
-  const lately = comingSince(scope, addDays(today, -LATELY_DAYS), today)
+  const lately = [...comingSince(scope, addDays(today, -LATELY_DAYS), today)].filter((id) => names.has(id))
   const byName = (a: Line, b: Line): number => a.name.localeCompare(b.name)
   const from = addDays(today, -6)
   const ended = classLines(scope, addDays(today, 1), CLASSES_READ).lines.filter((c) => c.state === 'ended')
@@ -63,10 +68,10 @@ export function studioReview(ctx: Context): Review {
     from: formatDay(from),
     taught: thisWeek.length,
     moved: movedIn(ctx, thisWeek, line).sort(byName),
-    still: stillNow(ctx, [...lately], line),
+    still: stillNow(ctx, lately, line),
     away: awayNow(ctx, [...names.keys()], line),
     short: shortIn(ctx, ended, line),
-    sore: privacy.notesOpen ? soreNow(ctx, [...lately], line).sort(byName) : null,
+    sore: privacy.notesOpen ? soreNow(ctx, lately, line).sort(byName) : null,
   }
 }
 

@@ -8,22 +8,25 @@ import { ByBlock } from './by-block'
 export function PlanPeople({ plan }: { plan: PlanView }) {
   const works = plan.blocks.filter((b) => b.doings.length > 0)
   return (
-    <ByBlock
-      label="Person by person"
-      minWidth={760}
-      of="Name"
-      works={works}
-      rows={(works[0]?.doings ?? []).map(({ studentId, name }) => ({
-        key: studentId,
-        name,
-        cell: (b) => (
-          <Cell
-            doing={b.doings.find((d) => d.studentId === studentId)}
-            percent={plan.freshness[studentId]?.find((a) => a.purpose === b.purpose)?.percent ?? 100}
-          />
-        ),
-      }))}
-    />
+    <>
+      {plan.bestMinute === '' ? null : <Text mb="xs">{plan.bestMinute}</Text>}
+      <ByBlock
+        label="Person by person"
+        minWidth={760}
+        of="Name"
+        works={works}
+        rows={(works[0]?.doings ?? []).map(({ studentId, name }) => ({
+          key: studentId,
+          name,
+          cell: (b) => (
+            <Cell
+              doing={b.doings.find((d) => d.studentId === studentId)}
+              percent={plan.freshness[studentId]?.find((a) => a.purpose === b.purpose)?.percent ?? 100}
+            />
+          ),
+        }))}
+      />
+    </>
   )
 }
 
