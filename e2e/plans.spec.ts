@@ -71,6 +71,7 @@ test('tonight is planned, changed by hand, taken back, seen person by person and
       .getByRole('table', { name: 'Person by person' })
       .getByRole('row', { name: /^Ines Calder/ })
     await expect(row).toContainText(/Their next step|Where they stand|On their way/)
+    await expect(page.getByText(/^First tries begin at \d+ min with arms \d+ % fresh/)).toBeVisible()
     await expect(row).toContainText(/Arms \d+ % fresh/)
     await page.getByRole('link', { name: 'By version' }).click()
   })

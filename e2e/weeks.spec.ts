@@ -33,6 +33,23 @@ test('eight weeks of one who stands still: found in the review, told by her page
   await expect(page.getByRole('region', { name: 'Drilled' })).toContainText('times, last on')
 })
 
+test('a group’s progress: where each stands, what holds most of them back, and its week alone', async ({
+  page,
+}) => {
+  await page.goto(`${app.address}/progress`)
+  await page
+    .getByRole('navigation', { name: 'Whose week' })
+    .getByRole('link', { name: 'Tuesday upside down' })
+    .click()
+  const stands = page.getByRole('region', { name: 'Where Tuesday upside down stands' })
+  await expect(stands.getByRole('listitem').filter({ hasText: 'Wren Haskett' })).toContainText(
+    /; next .+: near/,
+  )
+  await expect(stands.getByText(/still asked of \d+ of \d+ people/).first()).toBeVisible()
+  await stands.getByRole('link', { name: 'Strength for all of them' }).click()
+  await expect(page.getByRole('form', { name: 'A new sequence' })).toContainText('Wren Haskett')
+})
+
 test('a week at home: made, handed over by a private link, ticked on a phone, grown, the link ended', async ({
   page,
   browser,

@@ -7,7 +7,7 @@ import type { GroupProgress } from '../group-queries'
 export function GroupStands({ group }: { group: GroupProgress }) {
   const whom = group.stands.map((s) => `for=${s.id}`).join('&')
   return (
-    <section className="card" aria-label={`Where ${group.name} stands`}>
+    <section className="card" style={{ marginBottom: 12 }} aria-label={`Where ${group.name} stands`}>
       <Group justify="space-between">
         <Title order={2} fz="lg">
           Where they stand
