@@ -115,19 +115,20 @@ for (const width of [390, 820, 1280])
     page,
   }) => {
     await page.setViewportSize({ width, height: 900 })
-    for (const [scheme, media] of [
-      ['light', 'screen'],
-      ['dark', 'screen'],
-      ['light', 'print'],
-    ] as const) {
-      await page.emulateMedia({ colorScheme: scheme, media })
-      for (const setup of [
-        'SETUP-wall-kick-forearm-block',
-        'SETUP-wall-l-hand',
-        'SETUP-crow-brow',
-        'SETUP-platform-wall',
-      ]) {
-        await openBench(page, setup)
+    for (const setup of [
+      'SETUP-wall-kick-forearm-block',
+      'SETUP-wall-l-hand',
+      'SETUP-crow-brow',
+      'SETUP-platform-wall',
+    ]) {
+      await page.emulateMedia({ colorScheme: 'light', media: 'screen' })
+      await openBench(page, setup)
+      for (const [scheme, media] of [
+        ['light', 'screen'],
+        ['dark', 'screen'],
+        ['light', 'print'],
+      ] as const) {
+        await page.emulateMedia({ colorScheme: scheme, media })
         const boxes = await page.locator('[data-label]').evaluateAll((nodes) =>
           nodes.map((n) => {
             const { left, right, top, bottom } = n.getBoundingClientRect()
@@ -139,10 +140,11 @@ for (const width of [390, 820, 1280])
           for (const b of boxes.slice(i + 1))
             expect([
               setup,
+              media,
               a.text,
               b.text,
               a.left < b.right - 1 && b.left < a.right - 1 && a.top < b.bottom - 3 && b.top < a.bottom - 3,
-            ]).toEqual([setup, a.text, b.text, false])
+            ]).toEqual([setup, media, a.text, b.text, false])
       }
     }
   })
