@@ -62,6 +62,8 @@ test('axe finds nothing serious on any page, in both schemes', async ({ page }) 
     // Names, roles and order are the same in both schemes; only the colours have to be asked again.
     await page.emulateMedia({ colorScheme: 'dark' })
     await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark')
+    // Colours that are still on their way are nobody's.
+    await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
     await serious(path, new AxeBuilder({ page }).withRules(['color-contrast', 'link-in-text-block']))
   }
 })

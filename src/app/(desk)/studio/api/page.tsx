@@ -14,7 +14,9 @@ export default page((ctx) => (
       A program sends its token with each request, as <Code>Authorization: Bearer</Code> and the token, to
       addresses below <Code>/api/v1</Code>. It can read what its token names and change nothing. No health, no
       limit and no note is ever told.{' '}
-      <Anchor href="/api/v1/openapi.json">What there is to read, as an OpenAPI file</Anchor>
+      <Anchor href="/api/v1/openapi.json" underline="always">
+        What there is to read, as an OpenAPI file
+      </Anchor>
     </Text>
     <Tokens lines={tokenLines(ctx)} />
   </Stack>
