@@ -1,10 +1,12 @@
+import { closedUntilLate } from '../classes/change'
 import { composeWarmUp } from '../planning/compose'
 import { preparationOf } from '../planning/model'
 import { callsFor } from '../practice/ask'
 import type { Library } from '../practice/library'
-import type { Drill, Load } from '../practice/schema'
+import type { Load } from '../practice/schema'
 import { isOpenTo } from '../readiness/allowed'
 import type { SequenceAsked } from './compose'
+import { mayCheck, mayWarm } from './may'
 import type { SequenceItem } from './sequence'
 
 /** Shares of the time (drills-and-checks.md E). */
@@ -17,14 +19,14 @@ export function around(
   practice: Library,
   asked: SequenceAsked,
   worked: readonly SequenceItem[],
-  may: (drill: Drill) => boolean,
 ): SequenceItem[] {
   const { people, minutes, moves } = asked
-  const isOpen = (load: Load): boolean => people.every(({ within }) => isOpenTo(within, load))
+  const isOpen = (load: Load): boolean =>
+    people.every(({ within }) => isOpenTo(closedUntilLate(within), load))
   const drills = worked.flatMap(({ id }) => practice.drills.find((d) => d.id === id) ?? [])
   const prepares = (id: string): boolean => {
     const drill = practice.drills.find((d) => d.id === id)
-    return drill !== undefined && may(drill)
+    return drill !== undefined && mayWarm(drill, asked)
   }
   const made = preparationOf(practice, (load) => (isOpen(load) ? 0 : 1))
   const pieces = Object.fromEntries(
@@ -43,7 +45,7 @@ export function around(
   const owed = practice.counterposes.filter(
     (cp) => drills.some((d) => callsFor(d, cp)) && isOpen(cp.load) && cp.props.every(asked.has),
   )
-  const check = practice.checks.find((c) => c.id === moves)
+  const check = practice.checks.find((c) => c.id === moves && mayCheck(practice, c.id, people))
   const before: SequenceItem[] = [
     ...warm.map(({ id, seconds }): SequenceItem => ({ part: 'warm', id, seconds, dose: null })),
     ...worked,

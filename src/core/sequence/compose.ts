@@ -1,21 +1,13 @@
-import { isTry } from '../practice/ask'
 import { fitDose, lessBy } from '../practice/dose'
 import { partsOfDose, secondsOfParts } from '../practice/dose-run'
 import type { Library } from '../practice/library'
 import type { Drill, Load, Stage } from '../practice/schema'
 import { changeOn } from '../classes/change'
 import type { Capability } from '../readiness/capabilities'
-import { staysWithin, type Within } from '../readiness/within'
 import { ok, refused, type Result } from '../result'
 import { around } from './around'
+import { isLimited, mayStand, type ForWhom } from './may'
 import type { Part, Sequence, SequenceDose, SequenceItem } from './sequence'
-
-/** Somebody it is for: what they may carry, what they are short of (shares that sum to one), own breath in s. */
-export type ForWhom = {
-  readonly within: Within
-  readonly lacks: Readonly<Partial<Record<Capability, number>>>
-  readonly breathS: number
-}
 
 /** What a sequence is asked for with. */
 export type SequenceAsked = {
@@ -42,8 +34,6 @@ const EASY = 1
 const LEFT = 0.3
 /** Without anything known to be short: push, hollow body, blades. */
 const GENERAL: ForWhom['lacks'] = { SP: 0.4, HB: 0.3, SR: 0.3 }
-/** Never in a sequence that people do by themselves beside each other: kneeling in lotus, and what lifts off. */
-const NOT_HERE: readonly string[] = ['lotus', 'entry', 'neck']
 /** Changing from one thing to the next, s. */
 const CHANGE_S = 10
 /** Where a dose counts no sets, and between them where it names no rest. */
@@ -86,7 +76,7 @@ export function composeSequence(practice: Library, asked: SequenceAsked): Result
   return ok({
     minutes,
     towards: towards?.id ?? null,
-    items: around(practice, asked, worked, (d) => mayStand(d, asked)),
+    items: around(practice, asked, worked),
   })
 }
 
@@ -109,7 +99,7 @@ export function othersFor(
 }
 
 /** A drill with the dose that everybody it is for may do, as one of a sequence. */
-export function dosed(part: Part, drill: Drill, { people }: SequenceAsked): SequenceItem {
+export function dosed(part: Part, drill: Drill, { people }: Pick<SequenceAsked, 'people'>): SequenceItem {
   const dose = people
     .map(({ within, breathS }): SequenceDose => {
       const change = changeOn(drill, within)
@@ -139,7 +129,7 @@ export function withSets(item: SequenceItem, sets: number): SequenceItem {
 /** With another set or two where the time has them, the dose does too, and nothing limits anybody in it. */
 function filled(drill: Drill, part: Part, asked: SequenceAsked, seconds: number): SequenceItem {
   const item = within(dosed(part, drill, asked), seconds)
-  if (asked.people.some(({ within: own }) => changeOn(drill, own) !== null)) return item
+  if (isLimited(drill, asked)) return item
   const most = drill.dose.sets?.max ?? USUAL_SETS
   const more = (now: SequenceItem): SequenceItem => {
     if (!now.dose || now.dose.sets >= most) return now
@@ -166,15 +156,11 @@ function smaller(a: SequenceDose, b: SequenceDose): SequenceDose {
   }
 }
 
-/** Whether everybody may do a drill here, with pieces for all of them. */
-export function mayStand(drill: Drill, { people, has }: Pick<SequenceAsked, 'people' | 'has'>): boolean {
-  return (
-    !NOT_HERE.includes(drill.theme) &&
-    !isTry(drill.load) &&
-    (drill.load.FR ?? 0) === 0 &&
-    drill.props.every(has) &&
-    people.every(({ within }) => staysWithin(drill, within))
-  )
+/** The smaller of two doses of one thing. */
+export function leastOf(a: SequenceItem, b: SequenceItem): SequenceItem {
+  if (!a.dose || !b.dose) return a
+  const dose = smaller(a.dose, b.dose)
+  return { ...a, dose, seconds: secondsWith(dose) }
 }
 
 type Lacks = Partial<Record<Capability, number>>

@@ -1,7 +1,8 @@
 import type { Library } from '../practice/library'
 import { ok, refused, type Result } from '../result'
 import { around } from './around'
-import { clash, dosed, mayStand, othersFor, withSets, type SequenceAsked } from './compose'
+import { clash, dosed, othersFor, withSets, type SequenceAsked } from './compose'
+import { isLimited } from './may'
 import type { Sequence, SequenceItem } from './sequence'
 
 /** What a teacher may change about what is worked at; what warms and unloads follows by itself. */
@@ -12,7 +13,8 @@ export type SequenceEdit =
   | { readonly kind: 'sets'; readonly at: number; readonly sets: number }
 
 export type EditRefusal = {
-  readonly code: 'not-worked' | 'not-open' | 'last' | 'no-room' | 'same-joint' | 'too-many-sets'
+  readonly code:
+    'not-worked' | 'not-open' | 'last' | 'no-room' | 'same-joint' | 'too-many-sets' | 'more-than-open'
 }
 
 const MOST_SETS = 5
@@ -43,12 +45,26 @@ export function editSequence(
     next[at] = other
     next[at + edit.by] = item
   } else {
-    if (edit.sets < 1 || edit.sets > MOST_SETS) return refused({ code: 'too-many-sets' })
+    const why = setsRefused(practice, asked, item, edit.sets)
+    if (why) return refused(why)
     next[at] = withSets(item, edit.sets)
   }
   return clashes(practice, next) && !clashes(practice, worked)
     ? refused({ code: 'same-joint' })
-    : ok({ ...sequence, items: around(practice, asked, next, (d) => mayStand(d, asked)) })
+    : ok({ ...sequence, items: around(practice, asked, next) })
+}
+
+/** Why so many sets are not done; where a limit acts on anybody, no more than what it leaves. */
+function setsRefused(
+  practice: Library,
+  asked: SequenceAsked,
+  item: SequenceItem,
+  sets: number,
+): EditRefusal | null {
+  if (sets < 1 || sets > MOST_SETS) return { code: 'too-many-sets' }
+  const drill = practice.drills.find((d) => d.id === item.id)
+  if (!drill || !isLimited(drill, asked)) return null
+  return sets > (dosed(item.part, drill, asked).dose?.sets ?? 0) ? { code: 'more-than-open' } : null
 }
 
 function clashes(practice: Library, worked: readonly SequenceItem[]): boolean {

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { limited } from '@/testing/briefs'
 import { must } from '@/testing/bodies'
+import { changeOn } from '../classes/change'
 import { callsFor } from '../practice/ask'
 import { findById } from '../practice/find'
 import { shippedPractice } from '../practice/library'
@@ -8,7 +9,10 @@ import { isOpenTo } from '../readiness/allowed'
 import type { Capability } from '../readiness/capabilities'
 import { withinOf } from '../readiness/within'
 import { NO_LIMITS, NOT_ASKED, type Caps } from '../screening/caps'
-import { clash, composeSequence, othersFor, type ForWhom, type SequenceAsked } from './compose'
+import { clash, composeSequence, othersFor, type SequenceAsked } from './compose'
+import { editSequence } from './edit'
+import type { ForWhom } from './may'
+import { heldToday } from './today'
 import { secondsOf, sequenceSchema, type Sequence } from './sequence'
 
 const practice = shippedPractice()
@@ -94,6 +98,47 @@ describe('a strength sequence', () => {
           expect(isOpenTo(within, findById(practice.drills, id).load)).toBe(true)
       }
     })
+  })
+
+  it('is lowered, or left out, by a limit that came after it was kept', () => {
+    const fresh = asked([someone({ lacks: { SP: 1 } }), someone({ lacks: { SP: 1 } })])
+    const made = must(composeSequence(practice, fresh))
+    expect(made.items.some((i) => i.part === 'check')).toBe(true)
+    for (const item of made.items)
+      expect(heldToday(practice, fresh, item)).toEqual({ item, shutTo: [], changes: [] })
+    let [lowered, shut] = [0, 0]
+    for (const conditions of CONDITIONS.map((c) => [c])) {
+      const limits = limited(...conditions)
+      const today = asked([someone({}), someone({ limits })])
+      made.items.forEach((kept, at) => {
+        const { item, shutTo, changes } = heldToday(practice, today, kept)
+        const drill = practice.drills.find((d) => d.id === kept.id)
+        const change = drill && changeOn(drill, limits)
+        if (drill && !isOpenTo(limits, drill.load)) expect(shutTo).toEqual([1])
+        // What is open late in a class only, and what warms by the clock under a limit, is closed here.
+        if (change && kept.dose === null) expect(shutTo).toEqual([1])
+        if (change) expect(changes.map((c) => c.at)).toEqual([1])
+        if (shutTo.length > 0) shut += 1
+        if (!change || !kept.dose || !item.dose || !drill) return
+        expect(item.dose.holdS ?? 0).toBeLessThanOrEqual(change.mostSeconds ?? Infinity)
+        for (const part of ['sets', 'reps', 'holdS'] as const)
+          expect(item.dose[part] ?? 0).toBeLessThanOrEqual(kept.dose[part] ?? 0)
+        if (item.seconds < kept.seconds) lowered += 1
+        const five = editSequence(practice, today, made, { kind: 'sets', at, sets: 5 })
+        expect(five).toEqual({ ok: false, refusal: { code: 'more-than-open' } })
+      })
+      // No check ends it where a limit acts on a drill that is named for it.
+      const check = made.items.find((i) => i.part === 'check')!
+      const named = practice.capabilities.filter((c) => c.checks.includes(check.id)).flatMap((c) => c.drills)
+      const acts = named.some((id) => {
+        const { load } = findById(practice.drills, id)
+        return !isOpenTo(limits, load) || changeOn({ load }, limits) !== null
+      })
+      if (acts) expect(heldToday(practice, today, check).shutTo).toEqual([1])
+      const again = composeSequence(practice, today)
+      if (again.ok && acts) expect(again.value.items.some((i) => i.part === 'check')).toBe(false)
+    }
+    expect([lowered > 0, shut > 0]).toEqual([true, true])
   })
 
   it('keeps to its rules for anybody, in any time', () => {

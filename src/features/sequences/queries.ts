@@ -4,13 +4,14 @@ import type { Picture } from '@/core/figure/picture'
 import { pictureFor } from '@/core/figure/picture-of'
 import { findById } from '@/core/practice/find'
 import { partsOfDose, type DosePart } from '@/core/practice/dose-run'
-import { isOpenTo } from '@/core/readiness/allowed'
-import { mayStand, othersFor, type SequenceAsked } from '@/core/sequence/compose'
+import { othersFor } from '@/core/sequence/compose'
+import { heldToday } from '@/core/sequence/today'
 import { secondsOf, type Part, type SequenceItem } from '@/core/sequence/sequence'
 import { describeDose, timeWords } from '@/core/words/dose'
 import { count, list } from '@/core/words/number'
 import { stageName } from '@/core/words/reason'
-import { PART_WORDS } from '@/core/words/sequence'
+import { closedWords, GONE_WORDS, PART_WORDS } from '@/core/words/sequence'
+import { describeChange } from '@/core/words/plan'
 import { findSequence, listSequences } from '@/db/sequences'
 import { listNames, studentsByIds } from '@/db/students'
 import { anyBody, bodyOfStudent } from '../body'
@@ -34,6 +35,8 @@ export type SequenceItemView = {
   readonly picture: Picture | null
   /** Why it is left out today; empty where it is open to everybody. */
   readonly closed: string
+  /** How a limit changes it for somebody, a line each; empty on a private screen. */
+  readonly changed: readonly string[]
   /** What could stand in its place. */
   readonly others: readonly { readonly value: string; readonly label: string }[]
   readonly sets: number | null
@@ -74,23 +77,18 @@ function minutesOf(items: readonly SequenceItem[]): string {
 
 /** One sequence, judged by what is open today; null where it is not there. */
 export function sequenceView(ctx: Context, id: string): SequenceView | null {
-  const { practice, scope } = ctx
+  const { practice, scope, privacy } = ctx
   const kept = findSequence(scope, id)
   if (!kept) return null
   const students = studentsByIds(scope, kept.people)
   const asked = sequenceAsked(ctx, students, kept.doc.minutes)
   const [only, ...more] = students
   const body = (more.length === 0 && only ? bodyOfStudent(only) : null) ?? anyBody()
-  const items = kept.doc.items.map((item, at): SequenceItemView => {
-    const told = toldOf(ctx, item)
-    const closed = told
-      ? whyClosed(
-          ctx,
-          item,
-          asked,
-          students.map((s) => s.name),
-        )
-      : 'Not in the practice any more.'
+  const items = kept.doc.items.map((asKept, at): SequenceItemView => {
+    const told = toldOf(ctx, asKept)
+    const { item, shutTo, changes } = heldToday(practice, asked, asKept)
+    const name = (i: number): string => students[i]?.name ?? ''
+    const closed = told ? closedWords(shutTo.map(name), privacy.hidden) : GONE_WORDS
     return {
       drillId: item.id,
       ...{ at, part: item.part, partWord: PART_WORDS[item.part], closed, sets: item.dose?.sets ?? null },
@@ -106,6 +104,9 @@ export function sequenceView(ctx: Context, id: string): SequenceView | null {
         label: findById(practice.drills, value).name,
       })),
       parts: partsOf(item),
+      changed: privacy.hidden
+        ? []
+        : changes.map(({ at: i, change }) => `${name(i)}: ${describeChange(change)}`),
     }
   })
   const towards = practice.stages.find((s) => s.id === kept.doc.towards)
@@ -136,23 +137,4 @@ function toldOf({ practice }: Context, { id, part }: SequenceItem): Told | null 
   if (drill) return drill
   const rest = practice.counterposes.find((c) => c.id === id)
   return rest ? { name: rest.name, do: rest.do, lookFor: '' } : null
-}
-
-/** What a limit of today closes is left out, whoever kept it; a private screen does not say whose limit it is. */
-function whyClosed(
-  { practice, privacy }: Context,
-  item: SequenceItem,
-  asked: SequenceAsked,
-  names: readonly string[],
-): string {
-  const drill = practice.drills.find((d) => d.id === item.id)
-  const rest = practice.counterposes.find((c) => c.id === item.id)
-  const shut = asked.people.flatMap((one, i) => {
-    const open = drill
-      ? mayStand(drill, { people: [one], has: () => true })
-      : !rest || isOpenTo(one.within, rest.load)
-    return open ? [] : [names[i] ?? '']
-  })
-  if (shut.length === 0) return ''
-  return privacy.hidden ? 'Not today.' : `Left out today: closed to ${list(shut)}.`
 }

@@ -36,6 +36,11 @@ function Item({ id, item }: { id: string; item: SequenceItemView }) {
           <Text size="sm">
             {item.do} {item.lookFor === '' ? null : <em>{item.lookFor}</em>}
           </Text>
+          {item.changed.map((line) => (
+            <Text key={line} fw={600}>
+              {line}
+            </Text>
+          ))}
           {item.closed === '' ? null : (
             <Text fw={600} role="note">
               {item.closed}
