@@ -3,10 +3,10 @@ import { composeWarmUp } from '../planning/compose'
 import { preparationOf } from '../planning/model'
 import { callsFor } from '../practice/ask'
 import type { Library } from '../practice/library'
-import type { Load } from '../practice/schema'
+import type { Load, PracticeBlock } from '../practice/schema'
 import { isOpenTo } from '../readiness/allowed'
 import type { SequenceAsked } from './compose'
-import { mayCheck, mayWarm } from './may'
+import { mayCheck, mayRest, mayWarm } from './may'
 import type { SequenceItem } from './sequence'
 
 /** Shares of the time (drills-and-checks.md E). */
@@ -42,22 +42,27 @@ export function around(
   const shown = worked.reduce((sum, i) => sum + (i.part === 'show' ? i.seconds : 0), 0)
   const warmMin = Math.max(1, minutes * PREPARING - shown / 60) * 3
   const warm = composeWarmUp({ ...made, pieces, settled: [], minutes: warmMin }, mask).items
-  const owed = practice.counterposes.filter(
-    (cp) => drills.some((d) => callsFor(d, cp)) && isOpen(cp.load) && cp.props.every(asked.has),
-  )
+  const opens = (cp: PracticeBlock): boolean =>
+    mayRest(practice, cp, people) && cp.props.every((kind) => asked.has(kind))
+  // Where one is closed to somebody, what may stand in its place unloads instead.
+  const owed = practice.counterposes
+    .filter((cp) => drills.some((d) => callsFor(d, cp)))
+    .flatMap((cp) =>
+      opens(cp) ? [cp] : practice.counterposes.filter((o) => o.instead === cp.id && opens(o)).slice(0, 1),
+    )
   const check = practice.checks.find((c) => c.id === moves && mayCheck(practice, c.id, people))
   const before: SequenceItem[] = [
     ...warm.map(({ id, seconds }): SequenceItem => ({ part: 'warm', id, seconds, dose: null })),
     ...worked,
     ...(check ? [{ part: 'check', id: check.id, seconds: 60, dose: null } as const] : []),
   ]
-  const unloading = unloadedIn(owed, minutes * 60 * UNLOADING - LEAST_REST_S)
+  const unloading = unloadedIn([...new Set(owed)], minutes * 60 * UNLOADING - LEAST_REST_S)
   const left = minutes * 60 - [...before, ...unloading].reduce((sum, i) => sum + i.seconds, 0)
   const resting = practice.counterposes.find((cp) => cp.id === 'CP-savasana')
   return [
     ...before,
     ...unloading,
-    ...(resting && isOpen(resting.load)
+    ...(resting && opens(resting)
       ? [
           {
             part: 'rest' as const,

@@ -1,7 +1,7 @@
 import { changeOn, closedUntilLate } from '../classes/change'
 import { isTry } from '../practice/ask'
 import type { Library } from '../practice/library'
-import type { Drill } from '../practice/schema'
+import type { Drill, PracticeBlock } from '../practice/schema'
 import { isOpenTo } from '../readiness/allowed'
 import type { Capability } from '../readiness/capabilities'
 import { staysWithin, type Within } from '../readiness/within'
@@ -51,4 +51,14 @@ export function mayCheck(practice: Library, checkId: string, people: readonly Fo
   const open = (drill: Drill): boolean =>
     people.every(({ within: own }) => isOpenTo(closedUntilLate(own), drill.load))
   return drills.length > 0 && drills.every((d) => open(d) && !isLimited(d, { people }))
+}
+
+/** Whether everybody may rest in a shape: what it asks itself, and what the drills it is done with ask. */
+export function mayRest(
+  practice: Library,
+  { load, drills }: Pick<PracticeBlock, 'load' | 'drills'>,
+  people: readonly ForWhom[],
+): boolean {
+  const loads = [load, ...practice.drills.filter((d) => drills.includes(d.id)).map((d) => d.load)]
+  return people.every(({ within: own }) => loads.every((l) => isOpenTo(closedUntilLate(own), l)))
 }

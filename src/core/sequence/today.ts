@@ -1,8 +1,7 @@
-import { changeOn, closedUntilLate, type Change } from '../classes/change'
+import { changeOn, type Change } from '../classes/change'
 import type { Library } from '../practice/library'
-import { isOpenTo } from '../readiness/allowed'
 import { dosed, leastOf, type SequenceAsked } from './compose'
-import { mayCheck, mayStand, mayWarm, type ForWhom } from './may'
+import { mayCheck, mayRest, mayStand, mayWarm, type ForWhom } from './may'
 import type { SequenceItem } from './sequence'
 
 /** A kept thing as limits leave it today. */
@@ -27,7 +26,7 @@ export function heldToday(
     const alone = { people: [one], has: () => true }
     if (item.part === 'check') return mayCheck(practice, item.id, [one])
     if (drill) return item.dose === null ? mayWarm(drill, alone) : mayStand(drill, alone)
-    return rest !== undefined && isOpenTo(closedUntilLate(one.within), rest.load)
+    return rest !== undefined && mayRest(practice, rest, [one])
   }
   const shutTo = asked.people.flatMap((one, at) => (isOpen(one) ? [] : [at]))
   const changes = asked.people.flatMap((one, at) => {
