@@ -1,10 +1,8 @@
-import { closedUntilLate } from '../classes/change'
 import { composeWarmUp } from '../planning/compose'
 import { preparationOf } from '../planning/model'
 import { callsFor } from '../practice/ask'
 import type { Library } from '../practice/library'
-import type { Load, PracticeBlock } from '../practice/schema'
-import { isOpenTo } from '../readiness/allowed'
+import type { PracticeBlock } from '../practice/schema'
 import type { SequenceAsked } from './compose'
 import { mayCheck, mayRest, mayWarm } from './may'
 import type { SequenceItem } from './sequence'
@@ -21,19 +19,12 @@ export function around(
   worked: readonly SequenceItem[],
 ): SequenceItem[] {
   const { people, minutes, moves } = asked
-  const isOpen = (load: Load): boolean =>
-    people.every(({ within }) => isOpenTo(closedUntilLate(within), load))
   const drills = worked.flatMap(({ id }) => practice.drills.find((d) => d.id === id) ?? [])
-  const prepares = (id: string): boolean => {
-    const drill = practice.drills.find((d) => d.id === id)
-    return drill !== undefined && mayWarm(drill, asked)
-  }
-  const made = preparationOf(practice, (load) => (isOpen(load) ? 0 : 1))
-  const pieces = Object.fromEntries(
-    Object.entries(made.pieces).filter(
-      ([id, piece]) => piece.closedTo === 0 && !drills.some((d) => d.id === id) && prepares(id),
-    ),
+  const warming = new Set(
+    practice.drills.filter((d) => mayWarm(d, asked) && !drills.includes(d)).map((d) => d.id),
   )
+  const made = preparationOf(practice, () => 0)
+  const pieces = Object.fromEntries(Object.entries(made.pieces).filter(([id]) => warming.has(id)))
   const mask = practice.warmups.reduce(
     (bits, block, i) => (drills.some((d) => callsFor(d, block)) ? bits | (1 << i) : bits),
     0,

@@ -2,7 +2,7 @@ import 'server-only'
 import { formatDay } from '@/core/day'
 import { messagesOf } from '@/core/home/mail'
 import { findById } from '@/core/practice/find'
-import { list } from '@/core/words/number'
+import { describeMessage } from '@/core/words/mail'
 import { homeLinks, homePlansOf } from '@/db/home'
 import { studentsByIds } from '@/db/students'
 import type { Context } from '../context'
@@ -37,22 +37,22 @@ export function mailboxView(ctx: Context): MessageView[] {
     links.filter((l) => students.has(l.studentId)),
     sessions,
     clock.today,
-  ).map(({ studentId, day, session, state }, i) => {
-    const name = students.get(studentId)?.name ?? ''
+  ).map((message, i) => {
+    const { studentId, day, state } = message
+    const to = students.get(studentId)?.name ?? ''
     const week = weeks.get(studentId)
-    const what = list((week?.open ?? []).map((o) => findById(practice.drills, o.drillId).name))
     return {
-      ...{ id: `${i} ${day} ${studentId}`, to: name, toCome: state === 'to-come' },
-      when: formatDay(day),
-      subject:
-        session === null ? 'Your week at home' : `Tomorrow: ${week?.sheet.minutes ?? 0} minutes at home`,
-      body: [
-        `Hello ${name.split(' ')[0] ?? ''},`,
-        session === null
-          ? 'your sheet for the week opens with your private link. Tap there what you did.'
-          : `${what}. Skip what does not feel right and say so next time.`,
-        studio.teacher === '' ? studio.name : studio.teacher,
-      ],
+      ...{ id: `${i} ${day} ${studentId}`, to, when: formatDay(day), toCome: state === 'to-come' },
+      ...describeMessage(message, {
+        to,
+        from: studio.teacher === '' ? studio.name : studio.teacher,
+        week: week
+          ? {
+              minutes: week.sheet.minutes,
+              open: week.open.map((o) => findById(practice.drills, o.drillId).name),
+            }
+          : null,
+      }),
     }
   })
 }

@@ -1,6 +1,7 @@
 import 'server-only'
 import { findById } from '@/core/practice/find'
 import type { Decision } from '@/core/readiness/decide'
+import { nearestOf } from '@/core/readiness/mark'
 import { FAMILY_NAMES } from '@/core/words/family'
 import { count } from '@/core/words/number'
 import { OUTCOME_WORD } from '@/core/words/outcome'
@@ -45,8 +46,8 @@ export function groupProgress(ctx: Context, id: string): GroupProgress | null {
   )
   const working = people.flatMap((person) => {
     const own = kept.get(person.id)
-    const nearest = own ? nearestOf(BOARD.map((family) => decisionIn(own, family))) : undefined
-    return nearest ? [{ person, nearest }] : []
+    const nearest = own && nearestOf(BOARD.map((family) => decisionIn(own, family)))
+    return nearest?.standing ? [{ person, nearest }] : []
   })
   const times = new Map<string, number>()
   for (const { nearest } of working)
@@ -64,12 +65,6 @@ export function groupProgress(ctx: Context, id: string): GroupProgress | null {
         text: `still asked of ${n} of ${count(working.length, 'person', 'people')}`,
       })),
   }
-}
-
-/** The ladder with the fewest things missing, of those on which they stand. */
-function nearestOf(decisions: readonly Decision[]): Decision | undefined {
-  const on = decisions.filter((d) => d.standing !== null)
-  return on.toSorted((a, b) => a.missing.length - b.missing.length)[0]
 }
 
 function standsWords({ practice }: Context, { family, standing, targetId, outcome }: Decision): string {
