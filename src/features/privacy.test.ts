@@ -1,8 +1,8 @@
 import { verdictWord } from '@/core/words/limit'
 import { describeLoadFrom } from '@/core/words/load'
-import { familyAsked } from './desk/families'
 import { demoWorld } from '@/core/simulate/demo'
 import type { Context } from './context'
+import { loadReadModels, readsOf } from '@/testing/read-models'
 import { ownData, ownDevice, screen, seedWorld, value } from '@/testing/actions'
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
@@ -21,44 +21,9 @@ const SERIES = v7()
 const SEQUENCE = v7()
 const PLANTED = 'planted-word-plover'
 
-const load = async () => ({
-  access: await import('./access/queries'),
-  series: await import('./series/queries'),
-  sequences: await import('./sequences/queries'),
-  mailbox: await import('./home/mailbox-queries'),
-  api: await import('./api/queries'),
-  approaches: await import('./approaches/queries'),
-  door: await import('./door/queries'),
-  groups: await import('./groups/queries'),
-  health: await import('./health/queries'),
-  incidents: await import('./incidents/queries'),
-  library: await import('./library/queries'),
-  plans: await import('./plans/queries'),
-  planOne: await import('./plans/plan-queries'),
-  planRoom: await import('./plans/room-queries'),
-  board: await import('./readiness/board-queries'),
-  byEye: await import('./readiness/by-eye-queries'),
-  person: await import('./readiness/person-queries'),
-  round: await import('./readiness/round-queries'),
-  setups: await import('./setups/queries'),
-  students: await import('./students/queries'),
-  studio: await import('./studio/queries'),
-  teaching: await import('./teaching/queries'),
-  roomDisplay: await import('./teaching/board-queries'),
-  wrap: await import('./teaching/wrap-queries'),
-  log: await import('./teaching/log-queries'),
-  cover: await import('./handover/queries'),
-  home: await import('./home/queries'),
-  files: await import('./studio-file/queries'),
-  own: await import('./practice-own/queries'),
-  progress: await import('./progress/person-queries'),
-  review: await import('./progress/review-queries'),
-  groupwise: await import('./progress/group-queries'),
-  today: await import('./today/queries'),
-})
-let app: Awaited<ReturnType<typeof load>>
+let app: Awaited<ReturnType<typeof loadReadModels>>
 beforeAll(async () => {
-  app = await load()
+  app = await loadReadModels()
   await seedWorld(DAY)
   const facts = await import('./facts/actions')
   const { beginSeries } = await import('./series/actions')
@@ -116,113 +81,7 @@ beforeAll(async () => {
 })
 const CLASS = v7()
 
-const everybody = <T>(read: (id: string) => T): T[] => world.students.map((s) => read(s.id))
-
-/** Every read model there is, by the name it is exported under. A new one has to be put here. */
-const READS: Readonly<Record<string, (ctx: Context) => unknown>> = {
-  approachPage: (ctx) => everybody((id) => app.approaches.approachPage(ctx, 'student', id)),
-  affected: (ctx) => app.approaches.affected(ctx, 'class', CLASS),
-  previewChoices: (ctx) => app.approaches.previewChoices(ctx, 'teacher', '', { A01: 'wall' }),
-  doorData: (ctx) => [app.door.doorData(ctx, tonight), app.door.doorData(ctx, CLASS)],
-  groupViews: (ctx) => app.groups.groupViews(ctx),
-  intakeQuestions: () => 'the questions themselves',
-  limitsView: (ctx) => everybody((id) => app.health.limitsView(ctx, id)),
-  healthView: (ctx) => everybody((id) => app.health.healthView(ctx, id)),
-  passData: (ctx) => ({ ...app.health.passData(ctx, CLASS), questions: [] }),
-  dailyTicks: () => 'the ticks themselves',
-  clearableLoads: () => 'loads, of nobody',
-  printedCode: (ctx) => app.health.printedCode(ctx),
-  incidentList: (ctx) => app.incidents.incidentList(ctx),
-  incidentView: (ctx) => app.incidents.incidentList(ctx).map(({ id }) => app.incidents.incidentView(ctx, id)),
-  incidentForm: (ctx) => app.incidents.incidentForm(ctx),
-  familyFrom: () => '',
-  kindFrom: () => '',
-  kindNames: () => '',
-  listOf: () => 'the practice, of nobody',
-  mapOf: () => 'the practice, of nobody',
-  found: () => 'the practice, of nobody',
-  entryPage: () => 'the practice, of nobody',
-  familyNames: () => '',
-  classSummaries: (ctx) => app.plans.classSummaries(ctx, null),
-  newClassData: (ctx) => app.plans.newClassData(ctx, { from: tonight }),
-  planView: (ctx) => [app.planOne.planView(ctx, CLASS), app.planOne.planView(ctx, tonight)],
-  roomThrough: (ctx) => [app.planRoom.roomThrough(ctx, CLASS), app.planRoom.roomThrough(ctx, tonight)],
-  board: (ctx) => app.board.board(ctx),
-  roomBoard: (ctx) => [app.roomDisplay.roomBoard(ctx, CLASS), app.roomDisplay.roomBoard(ctx, tonight)],
-  logbook: (ctx) => app.log.logbook(ctx, {}, 1),
-  wrapUp: (ctx) => [app.wrap.wrapUp(ctx, CLASS), app.wrap.wrapUp(ctx, tonight)],
-  recap: (ctx) => app.wrap.recap(ctx, CLASS),
-  sheetToEnter: (ctx) => app.wrap.sheetToEnter(ctx, CLASS),
-  byEye: (ctx) => app.byEye.byEye(ctx, 'HD', 'all'),
-  personReadiness: (ctx) =>
-    everybody((id) =>
-      (['FS', 'HD-10', 'HS-13', 'SH-16'] as const).map((step) =>
-        app.person.personReadiness(ctx, id, {
-          ...{ family: familyAsked(step.slice(0, 2)), step },
-          ...{ withTurnings: true, withAll: true },
-        }),
-      ),
-    ),
-  nextRound: (ctx) => app.round.nextRound(ctx),
-  roundData: (ctx) => app.round.roundData(ctx, CLASS),
-  cardOf: (ctx) => app.round.cardOf(ctx, CLASS, undefined),
-  benchData: (ctx) => everybody((id) => ({ ...app.setups.benchData(ctx, id), setups: [] })),
-  benchDetails: (ctx) => everybody((id) => app.setups.benchDetails(ctx, id)),
-  cardData: (ctx) => app.setups.cardData(ctx, { setup: 'SETUP-dolphin-block', height: '170' }),
-  studentLists: (ctx) => app.students.studentLists(ctx),
-  studentProfile: (ctx) => everybody((id) => app.students.studentProfile(ctx, id)),
-  profileValues: (ctx) =>
-    app.students.studentLists(ctx).current.map((s) => app.students.profileValues(ctx, s)),
-  workedOut: (ctx) => [
-    ...app.students.workedOut(
-      ctx,
-      world.students.map((s) => s.id),
-    ),
-  ],
-  bodyLines: (ctx) => app.students.studentLists(ctx).current.map((s) => app.students.bodyLines(ctx, s)),
-  incidentCount: (ctx) => everybody((id) => app.students.incidentCount(ctx, id)),
-  shellData: (ctx) => app.studio.shellData(ctx),
-  paletteEntries: (ctx) => app.studio.paletteEntries(ctx),
-  roomView: (ctx) => app.studio.roomView(ctx),
-  cupboard: (ctx) => app.studio.cupboard(ctx),
-  helpers: (ctx) => app.studio.helpers(ctx),
-  emergencyView: (ctx) => app.studio.emergencyView(ctx),
-  floorView: () => 'what the room does, of nobody',
-  teachData: (ctx) => app.teaching.teachData(ctx, CLASS),
-  teachList: (ctx) => app.teaching.teachList(ctx, null),
-  changesOf: (ctx) => app.teaching.changesOf(ctx, CLASS),
-  endedClasses: (ctx) => app.teaching.endedClasses(ctx, null),
-  ownView: (ctx) => app.own.ownView(ctx, 'FS-07'),
-  previewOwn: (ctx) =>
-    app.own.previewOwn(ctx, { kind: 'stage', id: 'FS-07', fields: { 'gate.CK-dolphin-hold': 20 } }),
-  seriesList: (ctx) => app.series.seriesList(ctx),
-  proposedFocus: (ctx) =>
-    app.series.proposedFocus(
-      ctx,
-      world.students.map((s) => s.id),
-      'FS',
-      6,
-    ),
-  seriesView: (ctx) => app.series.seriesView(ctx, SERIES),
-  mailboxView: (ctx) => app.mailbox.mailboxView(ctx),
-  tokenLines: (ctx) => app.api.tokenLines(ctx),
-  sequenceList: (ctx) => app.sequences.sequenceList(ctx),
-  sequenceView: (ctx) => app.sequences.sequenceView(ctx, SEQUENCE),
-  accessView: (ctx) => app.access.accessView(ctx),
-  ownAccount: (ctx) => app.access.ownAccount(ctx),
-  trailView: (ctx) => app.access.trailView(ctx),
-  trailOf: (ctx) => app.access.trailOf(ctx, idOf('Jonty Abara')),
-  isEmptyStudio: (ctx) => app.files.isEmptyStudio(ctx),
-  // What a link opens is another screen than this one: it has a test of its own.
-  coverByToken: (ctx) => app.cover.coverByToken(ctx, 'no way in'),
-  homeView: (ctx) => everybody((id) => app.home.homeView(ctx, id)),
-  homeByToken: (ctx) => app.home.homeByToken(ctx, 'no way in'),
-  personProgress: (ctx) => everybody((id) => app.progress.personProgress(ctx, id, 'FS')),
-  studioReview: (ctx) => app.review.studioReview(ctx),
-  groupChoices: (ctx) => app.groupwise.groupChoices(ctx),
-  groupProgress: (ctx) => app.groupwise.groupProgress(ctx, world.groups[0]!.id),
-  todayData: (ctx) => app.today.todayData(ctx),
-}
+const READS = readsOf(() => app, world, { CLASS, SERIES, SEQUENCE, tonight })
 
 /** Words by which a limit, an answer, a clearance, a check-in or a report would be known. */
 function tellTales(ctx: Context): string[] {
