@@ -4,6 +4,8 @@ const withNext = nextJest({ dir: './' })
 
 const config = withNext({
   testEnvironment: 'node',
+  // A test says what is right, never how fast: a busy machine is given its time. Speed stands in `npm run bench`.
+  testTimeout: 120_000,
   testMatch: [
     '<rootDir>/src/**/*.test.{ts,tsx}',
     '<rootDir>/cli/**/*.test.ts',

@@ -24,4 +24,4 @@ it('lint fails on a planted import from core to features, to SQLite, and on a lo
   expect(found).toContain('core has no interface, storage or I/O')
   expect(found).toContain('core gets the time as an argument')
   expect(found).toContain('core gets randomness as a seed')
-}, 60_000)
+}, 240_000)

@@ -74,6 +74,9 @@ export async function backUp(data: string, nowMs: number): Promise<string> {
   const file = path.join(folder, `levitar-${stamp}Z.sqlite`)
   const from = new Database(databaseFile(data), { readonly: true })
   try {
+    // The moment is held for the whole copy: without it every write of somebody else would begin the copy anew.
+    from.exec('BEGIN')
+    from.prepare('select count(*) from sqlite_schema').get()
     await from.backup(file + PART, { progress: () => PAGES_A_TURN })
   } finally {
     from.close()

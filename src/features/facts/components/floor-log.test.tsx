@@ -83,7 +83,7 @@ it('says what waits while the server is away, and draws the page anew once it is
   await waitFor(() => expect(screen.queryByRole('status')).toBeNull(), SOON)
   expect(sent).toHaveLength(2)
   expect(refresh).toHaveBeenCalledTimes(1)
-}, 20_000)
+})
 
 it('keeps a refusal in view with its sentence until it is sent again or let go', async () => {
   says = { state: 'refused', why: 'The class is over.' }
@@ -102,7 +102,7 @@ it('keeps a refusal in view with its sentence until it is sent again or let go',
   tap('Let it go')
   await waitFor(() => expect(screen.queryByRole('alert')).toBeNull(), SOON)
   expect(sent).toHaveLength(before)
-}, 20_000)
+})
 
 it('says nothing on a tablet that is passed round', async () => {
   path = '/pass/class'
