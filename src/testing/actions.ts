@@ -37,10 +37,10 @@ export function asked(privacy: Partial<Privacy> = {}, actor: Partial<Actor> = {}
   return { actor: { ...OWNER, ...actor }, privacy: { hidden: false, notesOpen: false, ...privacy } }
 }
 
-/** A screen on which the notes are open and nothing is hidden, or another one. */
+/** The owner's screen, on which the notes are open and nothing is hidden, or another one. */
 export async function screen(privacy: Partial<Privacy> = {}): Promise<Context> {
   const { contextFor } = await import('@/features/context')
-  return contextFor({ hidden: false, notesOpen: true, ...privacy })
+  return contextFor({ hidden: false, notesOpen: true, ...privacy }, undefined, OWNER)
 }
 
 /** The demo world in this file's data folder. */

@@ -143,6 +143,8 @@ export function readsOf(
     ownView: (ctx) => app().own.ownView(ctx, 'FS-07'),
     previewOwn: (ctx) =>
       app().own.previewOwn(ctx, { kind: 'stage', id: 'FS-07', fields: { 'gate.CK-dolphin-hold': 20 } }),
+    previewWith: (ctx) => app().own.previewWith(ctx, []),
+    ownEntries: (ctx) => app().own.ownEntries(ctx),
     seriesList: (ctx) => app().series.seriesList(ctx),
     proposedFocus: (ctx) =>
       app().series.proposedFocus(

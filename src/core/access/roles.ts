@@ -72,6 +72,7 @@ export const PAGES: readonly (readonly [path: string, level: Level])[] = [
   ['/library/*', 'floor'],
   ['/setups', 'floor'],
   ['/setups/card', 'floor'],
+  ['/library/own', 'desk'],
   ['/readiness/by-eye', 'desk'],
   ['/plans', 'desk'],
   ['/plans/new', 'desk'],

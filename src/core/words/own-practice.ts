@@ -1,3 +1,4 @@
+import type { PracticeFileRefusal } from '../formats/practice-file'
 import type { Library } from '../practice/library'
 import type { OverrideRefusal } from '../practice/override'
 import { plain } from './number'
@@ -42,5 +43,23 @@ export function describeOverrideRefusal(practice: Pick<Library, 'checks'>, why: 
       return `Something else is called ${why.name} already.`
     case 'flaw':
       return `With this the practice would not hold together: ${why.detail}.`
+  }
+}
+
+/** Why a file of a studio's own practice is not read, in a sentence. */
+export function describePracticeFile(why: PracticeFileRefusal): string {
+  switch (why.code) {
+    case 'too-large':
+      return 'That file is larger than any practice. Nothing was read.'
+    case 'not-json':
+      return 'That file cannot be read: it is damaged, or of another kind.'
+    case 'other-file':
+      return 'That is not a file of a studio’s own practice.'
+    case 'newer':
+      return `That file was made by a newer Levitar (its version ${why.version}). Bring this one up to date first.`
+    case 'damaged':
+      return `That file is damaged${why.at === '' ? '' : ` at ${why.at}`}. Nothing was kept.`
+    case 'twice':
+      return 'That file says two things of one entry. Nothing was kept.'
   }
 }

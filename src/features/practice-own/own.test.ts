@@ -16,6 +16,7 @@ const wren = world.students.find((s) => s.name === 'Wren Haskett')?.id ?? ''
 const load = async () => ({
   actions: await import('./actions'),
   queries: await import('./queries'),
+  files: await import('./file-actions'),
   person: await import('../readiness/person-queries'),
 })
 let app: Awaited<ReturnType<typeof load>>
@@ -121,4 +122,41 @@ it('a drill of their own is built, stands in the library and in a sequence, rest
   process.env.LEVITAR_NOW = `${DAY}T17:03:00Z`
   value(await app.actions.restOwnDrill({ id: v7(), target: made, used: true }))
   expect(app.queries.ownView(await screen(), made)?.built?.rests).toBe(false)
+})
+
+it('goes out as a file and comes in elsewhere: told first, kept whole or not at all, and once only', async () => {
+  const own = () => screen().then((ctx) => app.queries.ownEntries(ctx)?.map(({ id }) => id))
+  const typed = { cue: 'Ears away from the arms.' }
+  value(await app.actions.keepOwn({ ...target, typed, id: v7() }))
+  const { text } = value(await app.files.practiceOut({}))
+  const same = value(await app.files.tryPracticeFile({ text }))
+  expect(same.entries).toEqual([])
+  expect(same.known).toBeGreaterThan(0)
+  // As another studio has it: one word differs, and a drill that is not here.
+  const file = JSON.parse(text) as {
+    entries: { kind: string; id: string; fields: Record<string, unknown> }[]
+  }
+  const brought = file.entries.map((e) => (e.id === 'FS-05' ? { ...e, fields: { cue: 'Long neck.' } } : e))
+  const other = (entries: unknown[]): string => JSON.stringify({ ...file, entries })
+  const drill = { kind: 'drill', id: 'DR-own-els', fields: { base: 'DR-hollow', name: 'Moon boat' } }
+  const told = value(await app.files.tryPracticeFile({ text: other([...brought, drill]) }))
+  expect(told.entries).toHaveLength(2)
+  expect(told.entries.join(' ')).toContain('Moon boat')
+  expect(await own()).not.toContain('DR-own-els')
+  const broken = { ...drill, fields: { ...drill.fields, base: 'DR-nowhere' } }
+  expect(refusedAt(await app.files.keepPracticeFile({ text: other([...brought, broken]) }))).toEqual([''])
+  expect(app.queries.ownView(await screen(), 'FS-05')?.fields.find((f) => f.key === 'cue')?.value).toBe(
+    typed.cue,
+  )
+  expect(value(await app.files.keepPracticeFile({ text: other([...brought, drill]) }))).toEqual({ kept: 2 })
+  expect(await own()).toContain('DR-own-els')
+  expect(app.queries.ownView(await screen(), 'FS-05')?.fields.find((f) => f.key === 'cue')?.value).toBe(
+    'Long neck.',
+  )
+  expect(value(await app.files.keepPracticeFile({ text: other([...brought, drill]) }))).toEqual({ kept: 0 })
+  expect(refusedAt(await app.files.tryPracticeFile({ text: '{}' }))).toEqual([''])
+  // An assistant reads the library and is shown no form that would refuse them.
+  const ctx = await screen()
+  const assistant = { ...ctx, actor: { ...ctx.actor, role: 'assistant' as const } }
+  expect([app.queries.ownEntries(assistant), app.queries.ownView(assistant, 'FS-05')]).toEqual([null, null])
 })

@@ -1,4 +1,5 @@
 import 'server-only'
+import { reaches } from '@/core/access/roles'
 import { shiftsBetween } from '@/core/approaches/preview'
 import { addDays, formatDay } from '@/core/day'
 import { findEntry } from '@/core/library/entries'
@@ -12,15 +13,17 @@ import {
   type OverrideField,
 } from '@/core/practice/override'
 import { count, plain } from '@/core/words/number'
+import { KIND_WORD } from '@/core/words/kinds'
 import { OUTCOME_WORD } from '@/core/words/outcome'
 import { fieldName } from '@/core/words/own-practice'
 import { comingSince } from '@/db/classes'
-import { activeOverrides, overrideHistory, type OverrideEntry } from '@/db/overrides'
+import { activeOverrides, overrideHistory } from '@/db/overrides'
 import { listNames } from '@/db/students'
 import type { Context } from '../context'
 import { BOARD } from '../desk/families'
 import { judgeOf } from '../desk/judge'
 import { practiceWith } from '../practice'
+import { saidOf } from './said'
 
 export type OwnField = {
   key: string
@@ -44,12 +47,12 @@ export type OwnView = {
   history: { id: string; when: string; what: string }[]
 }
 
-/** What of an entry this studio may say or ask in its own way; null where nothing of it is. */
+/** What of an entry this studio may say or ask in its own way; null where nothing of it is, or they may not. */
 export function ownView(ctx: Context, id: string): OwnView | null {
   const { practice, scope, studio } = ctx
   const entry = findEntry(practice, id)
   const kind = OVERRIDABLE.find((k) => k === entry?.kind)
-  if (!entry || !kind) return null
+  if (!entry || !kind || !reaches(ctx.actor.role, 'desk')) return null
   const active = activeOverrides(scope).find((o) => o.kind === kind && o.id === id)
   const own = active?.fields ?? {}
   const base = active ? baseOf(active) : null
@@ -87,17 +90,19 @@ export function ownView(ctx: Context, id: string): OwnView | null {
   }
 }
 
-function saidOf({ practice }: Context, { fields, kind, target }: OverrideEntry): string {
-  if (fields === null) return 'Back to the practice.'
-  const base = baseOf({ kind, id: target, fields })
-  const was = new Map(fieldsOf(kind, target, base).map((f) => [f.key, f.practice]))
-  if (fields.retired !== undefined) return 'It rests: nothing takes it any more.'
-  return Object.entries(fields)
-    .filter(([key]) => key !== 'base')
-    .map(([key, value]) => `${fieldName(practice, key)}: ${value} in place of ${was.get(key) ?? '–'}`)
-    .join('; ')
+/** Everything that this studio says or asks in its own way, as it stands now; null for whoever may not change it. */
+export function ownEntries(ctx: Context): OwnEntry[] | null {
+  if (!reaches(ctx.actor.role, 'desk')) return null
+  return activeOverrides(ctx.scope).flatMap(({ kind, id, fields }): OwnEntry[] => {
+    const entry = findEntry(ctx.practice, id)
+    if (!entry || Object.keys(fields).length === 0) return []
+    return [
+      { id, name: entry.name, kind: KIND_WORD[kind][0], what: saidOf(ctx, { kind, target: id, fields }) },
+    ]
+  })
 }
 
+export type OwnEntry = { id: string; name: string; kind: string; what: string }
 export type OwnPreview = { lines: string[]; asked: string }
 
 /** Whoever came in the last six weeks is asked after: nobody else's next class is near. */
@@ -108,13 +113,19 @@ export function previewOwn(
   ctx: Context,
   change: Override | { kind: Overridable; id: string; fields: null },
 ): OwnPreview {
-  const { scope, practice, clock } = ctx
-  const others = activeOverrides(scope).filter((o) => o.kind !== change.kind || o.id !== change.id)
-  const next = practiceWith(
+  const others = activeOverrides(ctx.scope).filter((o) => o.kind !== change.kind || o.id !== change.id)
+  return previewWith(
+    ctx,
     change.fields === null || Object.keys(change.fields).length === 0
       ? others
       : [...others, { kind: change.kind, id: change.id, fields: change.fields }],
   )
+}
+
+/** What working by these overrides would do, for whom; nothing is stored. */
+export function previewWith(ctx: Context, overrides: readonly Override[]): OwnPreview {
+  const { scope, practice, clock } = ctx
+  const next = practiceWith(overrides)
   const people = [...comingSince(scope, addDays(clock.today, -LATELY_DAYS), clock.today)]
   const names = new Map(listNames(scope).map((s) => [s.id, s.name]))
   const known = people.filter((id) => names.has(id))

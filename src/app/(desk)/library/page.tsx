@@ -12,8 +12,10 @@ import {
   mapOf,
 } from '@/features/library/queries'
 import { page } from '@/features/page'
+import { ownEntries } from '@/features/practice-own/queries'
 import { PageHead } from '@/ui/page-head'
 import { ChoiceLinks } from '@/ui/choice-links'
+import { LinkButton } from '@/ui/link-button'
 
 export const metadata: Metadata = { title: 'Library' }
 
@@ -28,7 +30,13 @@ export default page<{ searchParams: Promise<Asked> }>(async (ctx, { searchParams
       <PageHead
         title="What is there to know?"
         lead="Steps, drills, checks, faults, setups and what is said of them."
-      />
+      >
+        {ownEntries(ctx) ? (
+          <LinkButton href="/library/own" variant="default">
+            Our own practice
+          </LinkButton>
+        ) : null}
+      </PageHead>
       <form role="search" action="/library">
         <Group gap="xs" mb="sm" align="flex-end">
           <TextInput

@@ -78,7 +78,8 @@ export function OwnForm({ own }: { own: OwnView }) {
   )
 }
 
-function Preview({ preview: { lines, asked } }: { preview: OwnPreview }) {
+/** Whose next step a change would move. */
+export function Preview({ preview: { lines, asked } }: { preview: OwnPreview }) {
   return (
     <section aria-label="What would change" role="status">
       <Text fw={600}>
