@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { App, listening } from './app'
 
@@ -64,6 +65,22 @@ test('a week at home: made, handed over by a private link, ticked on a phone, gr
   const doseOf = async (): Promise<string> =>
     (await items.getByRole('listitem').filter({ hasText: name }).locator('p').first().textContent()) ?? ''
   const before = await doseOf()
+  // Handed over as a file too: a picture that has something on it, a drawing with its words, and the same as data.
+  await page.getByText('As a file').click()
+  const fileBy = async (button: string): Promise<Buffer> => {
+    const kept = page.waitForEvent('download')
+    await page.getByRole('button', { name: button }).click()
+    return readFileSync(await (await kept).path())
+  }
+  const png = await fileBy('Picture (PNG)')
+  expect(png.subarray(1, 4).toString()).toBe('PNG')
+  expect(png.readUInt32BE(16)).toBeGreaterThan(600)
+  expect((await fileBy('Drawing (SVG)')).toString()).toContain(name)
+  const data = JSON.parse((await fileBy('Data (JSON)')).toString()) as {
+    format: string
+    items: { name: string }[]
+  }
+  expect([data.format, data.items.map((i) => i.name).includes(name)]).toEqual(['levitar-home', true])
   await page.getByRole('button', { name: 'Make a private link' }).click()
   const link = await page.getByLabel('Private link, shown this once').inputValue()
   const days = await page.getByRole('table', { name: 'How it went' }).getByRole('columnheader').count()

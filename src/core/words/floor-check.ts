@@ -38,3 +38,6 @@ export const FLOOR_CHECK = [
   },
 ] as const
 export type FloorCheckId = (typeof FLOOR_CHECK)[number]['id']
+
+/** What stands at the foot of a class's sheet: before anybody goes up, when to stop, and who decides. */
+export const SHEET_FOOT = `Before anybody goes up: ${FLOOR_CHECK.map((c) => c.short).join(' · ')} · way out said. Stop for sharp pain, tingling, dizziness, pressure in eyes or ears. Rest is always a version. Not medical advice; local codes and a clinician’s word come first.`

@@ -35,3 +35,12 @@ export function describeHomeDose(item: HomeItem, breathS: number): string {
     breaths: breaths === null || breaths < 1 ? null : breaths,
   })
 }
+
+/** Said in place of what is closed since the sheet was made. */
+export const HOME_LEFT_OUT = 'Leave this out until you have talked with your teacher.'
+export const HOME_NEW = 'New: have it shown in class first.'
+
+/** How long, and on which days. */
+export function homeLead(minutes: number, days: readonly string[]): string {
+  return `${minutes} minutes on ${days.join(', ')}: a day of rest between.`
+}

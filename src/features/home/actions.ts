@@ -4,7 +4,10 @@ import { z } from 'zod'
 import { AT_HOME, TICKS, type HomeSheet } from '@/core/home/home'
 import { addDays } from '@/core/day'
 import { writeCalendar } from '@/core/formats/calendar'
-import { describeHomeDose } from '@/core/words/home'
+import { writeHomeFile } from '@/core/formats/home-file'
+import { homeSheet } from '@/core/formats/home-sheet'
+import { sheetSvg } from '@/core/formats/sheet-svg'
+import { describeHomeDose, homeLead } from '@/core/words/home'
 import { findById } from '@/core/practice/find'
 import { addHomeLink, addHomePlan, addHomeTick, homePlansOf, revokeHomeLinks, studentOfLink } from '@/db/home'
 import { findStudent } from '@/db/students'
@@ -12,10 +15,12 @@ import { action } from '../action'
 import { done, problem, type Answer } from '../answer'
 import type { Context } from '../context'
 import { idField } from '../fields'
+import { homeView } from './queries'
 import { freshSheet, nextSheet, openItems } from './sheet'
 import { hashOf, newToken } from '../token'
 
 const GONE = 'That person is not here any more.'
+const NOTHING_LEFT = 'Nothing of this sheet is open any more: talk with them first.'
 /** A private link ends by itself after four weeks. */
 const LINK_DAYS = 28
 
@@ -115,7 +120,7 @@ export const homeAsCalendar = action(
     if (!student || !last) return problem('There is no sheet yet.')
     const { sheet, id } = last
     const open = openItems(ctx, student, sheet)
-    if (open.length === 0) return problem('Nothing of this sheet is open any more: talk with them first.')
+    if (open.length === 0) return problem(NOTHING_LEFT)
     const note = open
       .map((i) => `${findById(practice.drills, i.drillId).name}: ${describeHomeDose(i, student.breathS)}`)
       .join('\n')
@@ -132,6 +137,30 @@ export const homeAsCalendar = action(
     return done({
       name: `${last.day} at home.ics`,
       text: writeCalendar('Practice at home', events, studio.timeZone, clock.nowMs),
+    })
+  },
+  { refresh: false },
+)
+
+/** The week at home as a drawing, or as data: what is open of it today; nothing of why the rest is not. */
+export const homeAsFile = action(
+  z.object({ studentId: idField, as: z.enum(['svg', 'json']) }),
+  (ctx, { studentId, as }) => {
+    const view = homeView(ctx, studentId)
+    if (!view?.sheet) return problem('There is no sheet yet.')
+    const { madeDay: made, minutes, instead, days, items } = view.sheet
+    const open = items.filter((item) => !item.closed)
+    if (open.length === 0) return problem(NOTHING_LEFT)
+    if (as === 'svg') {
+      const lead = homeLead(
+        minutes,
+        days.map((d) => d.label),
+      )
+      return done({ text: sheetSvg(homeSheet(`${view.name}, at home`, { lead, items, instead })) })
+    }
+    const listed = open.map((item) => ({ ...item, drill: item.id }))
+    return done({
+      text: writeHomeFile({ made, minutes, instead, days: days.map(({ day }) => day), items: listed }),
     })
   },
   { refresh: false },

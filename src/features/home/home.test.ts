@@ -93,7 +93,7 @@ it('a private link shows a first name and the sheet, takes ticks, and ends', asy
   on(DAY)
 })
 
-it('what is closed since a sheet was made is closed on it, and in its calendar', async () => {
+it('what is closed since a sheet was made is closed on it, in its calendar and in its files', async () => {
   const ines = idOf('Ines Calder')
   value(await make(ines, 'fresh'))
   const open = (await view(ines))?.sheet?.items.filter((i) => !i.closed) ?? []
@@ -113,6 +113,15 @@ it('what is closed since a sheet was made is closed on it, and in its calendar',
   )
   const closed = (await view(ines))?.sheet?.items.filter((i) => i.closed) ?? []
   expect(closed.length).toBeGreaterThan(0)
+  const all = (await view(ines))?.sheet?.items ?? []
+  const data = await app.actions.homeAsFile({ studentId: ines, as: 'json' })
+  const drawn = await app.actions.homeAsFile({ studentId: ines, as: 'svg' })
+  if (closed.length === all.length) expect([refusedAt(data), refusedAt(drawn)]).toEqual([[''], ['']])
+  else {
+    const listed = (JSON.parse(value(data).text) as { items: { drill: string }[] }).items.map((i) => i.drill)
+    expect(listed).toEqual(all.filter((i) => !i.closed).map((i) => i.id))
+    expect(value(drawn).text.match(/Leave this out until/g)).toHaveLength(closed.length)
+  }
   const file = await app.actions.homeAsCalendar({ studentId: ines })
   if (file.ok) for (const item of closed) expect(file.value.text).not.toContain(item.name)
   else expect(refusedAt(file)).toEqual([''])

@@ -37,6 +37,7 @@ export type HomeItemView = {
 /** A week at home, as whoever does it reads it. */
 export type HomeSheetView = {
   planId: string
+  madeDay: Day
   madeLabel: string
   minutes: number
   days: { day: Day; label: string }[]
@@ -126,7 +127,7 @@ function sheetView(
     }
   })
   return {
-    ...{ planId: id, madeLabel: formatDay(day), minutes: sheet.minutes },
+    ...{ planId: id, madeDay: day, madeLabel: formatDay(day), minutes: sheet.minutes },
     days: sheet.days.map((d) => ({ day: d, label: shortDay(d) })),
     items,
     instead: practice.substitutes.flatMap((s) =>

@@ -1,6 +1,7 @@
 'use server'
 
 import { z } from 'zod'
+import { sheetSvg } from '@/core/formats/sheet-svg'
 import { writeCalendar } from '@/core/formats/calendar'
 import { readPlanFile, writePlanFile } from '@/core/classes/plan-file'
 import { takenIn } from '@/core/planning/taken-in'
@@ -11,6 +12,8 @@ import { action } from '../action'
 import { done, problem } from '../answer'
 import { briefFor } from '../desk/class-file'
 import { idField } from '../fields'
+import { planView } from './plan-queries'
+import { planSheet } from './sheet-drawing'
 import { hasBegun, keepPlan } from './replan'
 
 /** No plan of sixty people comes near it. */
@@ -25,6 +28,16 @@ export const planAsFile = action(
     if (!record || !stored) return problem('There is no plan yet.')
     const { title, day, startTime } = record
     return done({ name: `${day} ${title}.json`, text: writePlanFile({ title, day, startTime }, stored.plan) })
+  },
+  { refresh: false },
+)
+
+/** The class's sheet as a drawing, with what this screen shows of it. */
+export const sheetAsDrawing = action(
+  z.object({ id: idField }),
+  (ctx, { id }) => {
+    const plan = planView(ctx, id)
+    return plan?.planned ? done({ text: sheetSvg(planSheet(plan)) }) : problem('There is no plan yet.')
   },
   { refresh: false },
 )

@@ -1,5 +1,5 @@
 import { Text } from '@mantine/core'
-import { HOME_NEVER, HOME_STOP } from '@/core/words/home'
+import { HOME_LEFT_OUT, HOME_NEVER, HOME_NEW, HOME_STOP, homeLead } from '@/core/words/home'
 import { Figure } from '@/ui/figure/figure'
 import type { HomeItemView, HomeSheetView } from '../queries'
 import classes from './home.module.css'
@@ -9,7 +9,10 @@ export function HomeSheet({ sheet }: { sheet: HomeSheetView }) {
   return (
     <>
       <Text>
-        {sheet.minutes} minutes on {sheet.days.map((d) => d.label).join(', ')}: a day of rest between.
+        {homeLead(
+          sheet.minutes,
+          sheet.days.map((d) => d.label),
+        )}
       </Text>
       <ol className={classes.items} aria-label="What to do">
         {sheet.items.map((item) => (
@@ -36,7 +39,7 @@ function Item({ item }: { item: HomeItemView }) {
         <span />
         <div>
           <strong>{item.name}</strong>
-          <Text>Leave this out until you have talked with your teacher.</Text>
+          <Text>{HOME_LEFT_OUT}</Text>
         </div>
       </li>
     )
@@ -50,7 +53,7 @@ function Item({ item }: { item: HomeItemView }) {
         <Text size="sm">{item.lookFor}</Text>
         {item.side === '' ? null : <Text>{item.side}</Text>}
         {item.numbers === '' ? null : <Text size="sm">{item.numbers}</Text>}
-        {item.isNew ? <Text fw={600}>New: have it shown in class first.</Text> : null}
+        {item.isNew ? <Text fw={600}>{HOME_NEW}</Text> : null}
       </div>
     </li>
   )

@@ -1,9 +1,10 @@
-import { FLOOR_CHECK } from '@/core/words/floor-check'
+import { SHEET_FOOT } from '@/core/words/floor-check'
 import { Apart } from '@/ui/apart'
 import { Figure } from '@/ui/figure/figure'
 import { PrintButton } from '@/ui/print-button'
 import type { DoingView } from '../doing-view'
 import type { BlockView, PlanView } from '../plan-queries'
+import { PlanFiles } from './plan-files'
 import classes from './sheet.module.css'
 
 /** The class on two pages: what happens when with its waves; who does what, with own numbers and room for a result. */
@@ -18,6 +19,7 @@ export function Sheet({ plan }: { plan: PlanView }) {
             {plan.aim} · {plan.dayLabel}, {plan.startTime} · {plan.minutes} min · fetch {plan.pull}
           </p>
         </div>
+        <PlanFiles classId={plan.id} name={`${plan.title}, ${plan.dayLabel}`} />
         <PrintButton />
       </header>
       <section>
@@ -62,11 +64,7 @@ export function Sheet({ plan }: { plan: PlanView }) {
           </tbody>
         </table>
       </section>
-      <footer>
-        Before anybody goes up: {FLOOR_CHECK.map((c) => c.short).join(' · ')} · way out said. Stop for sharp
-        pain, tingling, dizziness, pressure in eyes or ears. Rest is always a version. Not medical advice;
-        local codes and a clinician’s word come first.
-      </footer>
+      <footer>{SHEET_FOOT}</footer>
     </article>
   )
 }

@@ -1,4 +1,5 @@
 import { saveBlob } from '@/ui/save-file'
+import { pngOf } from '@/ui/svg-png'
 
 /** Styles that make a drawing look the same outside the page. */
 const KEPT = [
@@ -19,7 +20,7 @@ const KEPT = [
 const PICTURE_PX = 2000
 
 /** The drawing as a file of its own: computed styles written in, handles left out, a paper behind it. */
-function standalone(svg: SVGSVGElement): { text: string; width: number; height: number } {
+export function standalone(svg: SVGSVGElement): { text: string; width: number; height: number } {
   const copy = svg.cloneNode(true) as SVGSVGElement
   const own = [...svg.querySelectorAll('*')]
   ;[...copy.querySelectorAll('*')].forEach((node, i) => {
@@ -54,17 +55,7 @@ export function saveSvg(svg: SVGSVGElement, name: string): void {
 
 /** Hands it over as a picture; false where this browser cannot make one. */
 export async function savePng(svg: SVGSVGElement, name: string): Promise<boolean> {
-  const { text, width, height } = standalone(svg)
-  const image = new Image()
-  const loaded = new Promise<boolean>((resolve) => {
-    image.onload = () => resolve(true)
-    image.onerror = () => resolve(false)
-  })
-  image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(text)}`
-  if (!(await loaded)) return false
-  const canvas = Object.assign(document.createElement('canvas'), { width, height })
-  canvas.getContext('2d')?.drawImage(image, 0, 0)
-  const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'))
+  const blob = await pngOf(standalone(svg))
   if (!blob) return false
   saveBlob(name, blob)
   return true

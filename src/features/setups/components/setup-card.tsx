@@ -1,11 +1,16 @@
 'use client'
 
 import { Grid, GridCol, List, Stack, Text } from '@mantine/core'
+import { setupSheet, writeSetupFile } from '@/core/formats/setup-file'
+import { sheetSvg } from '@/core/formats/sheet-svg'
+import { useRef } from 'react'
 import { describeLoads, describeProp, describeScene, describeStep, plumbSentence } from '@/core/words/setup'
 import { PageHead } from '@/ui/page-head'
 import { PrintButton } from '@/ui/print-button'
 import { SafetyLine } from '@/ui/safety-line'
+import { saveFile } from '@/ui/save-file'
 import { SceneView } from '@/ui/scene/scene-view'
+import { SheetFiles } from '@/ui/sheet-files'
 import { useWording } from '@/ui/wording'
 import type { CardData } from '../queries'
 import { PlacementTable } from './bench-numbers'
@@ -15,9 +20,21 @@ import { solveForScreen } from './bench-state'
 export function SetupCard({ facts, name, body, options, stock, limit }: CardData) {
   const wording = useWording()
   const { solution, refusal } = solveForScreen(body, facts.id, options, stock, wording)
+  // What is closed is said on the card, and no program is told how to build it.
+  const keep =
+    solution && !limit.closed
+      ? () => saveFile(`${facts.label}.json`, 'application/json', writeSetupFile(facts, solution, wording))
+      : null
+  const sheet = useRef<HTMLDivElement>(null)
+  const draw = async (): Promise<string | null> => {
+    const { standalone } = await import('./export-drawing')
+    const svg = sheet.current?.querySelector<SVGSVGElement>('svg[aria-label="Drawing to scale"]')
+    return svg && solution ? sheetSvg(setupSheet(facts, name, solution, standalone(svg), wording)) : null
+  }
   return (
-    <Stack maw={900}>
+    <Stack maw={900} ref={sheet}>
       <PageHead title={facts.label} lead={name}>
+        {keep ? <SheetFiles name={facts.label} drawing={draw} data={keep} /> : null}
         <PrintButton />
       </PageHead>
       {limit.text === '' ? null : <Text fw={600}>{limit.text}</Text>}

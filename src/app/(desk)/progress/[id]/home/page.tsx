@@ -1,6 +1,7 @@
 import { Grid, GridCol, List, ListItem, Stack, Text, Title } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
+import { HomeFiles } from '@/features/home/components/home-files'
 import { HomeForm } from '@/features/home/components/home-form'
 import { HomeLink } from '@/features/home/components/home-link'
 import { HomeSheet } from '@/features/home/components/home-sheet'
@@ -24,7 +25,12 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
         <LinkButton href={`/progress/${id}`} variant="default">
           Week by week
         </LinkButton>
-        {sheet ? <PrintButton /> : null}
+        {sheet ? (
+          <>
+            <HomeFiles studentId={id} name={`${sheet.madeDay} at home`} />
+            <PrintButton />
+          </>
+        ) : null}
       </PageHead>
       {first === '' ? null : (
         <Text className="card" fw={600} role="alert">
