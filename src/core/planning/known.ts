@@ -62,8 +62,8 @@ export function knownFor(practice: Library, brief: Brief, person: BriefPerson): 
   const aims = new Map(
     brief.aim.families.map((f): [Family, Stage | null] => {
       const r = person.families[f]
-      const aim = r?.open.includes(r.targetId ?? '') === true ? r.targetId : (r?.open.at(-1) ?? null)
-      return [f, practice.stages.find((s) => s.id === aim) ?? null]
+      const open = practice.stages.filter((s) => s.like === undefined && r?.open.includes(s.id) === true)
+      return [f, open.find((s) => s.id === r?.targetId) ?? open.at(-1) ?? null]
     }),
   )
   return {

@@ -5,7 +5,7 @@ import type { Library } from '../practice/library'
 import type { ClassUse } from '../practice/schema-pictures'
 import type { Family } from '../practice/schema'
 import type { Capability } from '../readiness/capabilities'
-import { ladderOf } from '../readiness/ladder'
+import { besideThem, ladderOf } from '../readiness/ladder'
 import { BOTH_FROM_MIN } from './skeleton'
 import type { Variant } from './variants'
 
@@ -80,7 +80,8 @@ function peakPurpose(
   needed: boolean,
 ): Purpose {
   // The advanced follow the family they are reached from.
-  const ladder = new Set(families.flatMap((f) => ladderOf(practice, f).stages.map((s) => s.id)))
+  const stages = new Set(families.flatMap((f) => ladderOf(practice, f).stages.map((s) => s.id)))
+  const ladder = new Set([...stages, ...besideThem(practice, stages).map(({ id }) => id)])
   return {
     ...{
       id: `peak:${families.join('+')}`,

@@ -194,13 +194,16 @@ function approachShows(p: Library): Found[] {
   const settings = [{ id: 'defaults', choices: {} as Record<string, string> }, ...p.presets]
   const stranded = settings.flatMap(({ id, choices }) => {
     const hidden = hiddenUnder(p, choices)
-    return p.stages
-      .filter((stage) => !hidden.has(stage.id))
-      .filter((stage) => {
-        const before = predecessors(p, stage)
-        return before.length > 0 && before.every((b) => hidden.has(b.id))
-      })
-      .map((stage) => ({ at: stage.id, detail: `only hidden stages lead here under ${id}` }))
+    return (
+      p.stages
+        // An own step is shown with what it is built on.
+        .filter((stage) => stage.like === undefined && !hidden.has(stage.id))
+        .filter((stage) => {
+          const before = predecessors(p, stage)
+          return before.length > 0 && before.every((b) => hidden.has(b.id))
+        })
+        .map((stage) => ({ at: stage.id, detail: `only hidden stages lead here under ${id}` }))
+    )
   })
   const never = p.approaches.flatMap((a) => {
     const [first = [], ...rest] = a.options.map((o) => hiddenBy(p, a.id, o.id))

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { ok, refused, type Result } from '../result'
 import { strainOf } from './dose'
 import { integrityFlaws } from './integrity'
+import { addOwn, BASE, baseOf, namesTaken, RETIRED } from './own-entries'
 import { buildLibrary, SHIPPED, type Library, type LibrarySource } from './library'
 import { CARD_LIMIT, DoseSchema, LoadSchema } from './schema-base'
 
@@ -63,20 +64,9 @@ const looseGate = z.object({
   max: z.number().optional(),
 })
 
-/** A drill of a studio's own goes by such an id; what it is built on is its field `base`. */
-export const OWN_DRILL = 'DR-own-'
-/** What it is built on, and whether it is still used. */
-const BASE = 'base'
-const RETIRED = 'retired'
-
-/** What an own drill is built on; null for everything that ships. */
-export function baseOf({ kind, id, fields }: Override): string | null {
-  return kind === 'drill' && id.startsWith(OWN_DRILL) ? String(fields[BASE] ?? '') : null
-}
-
 /**
  * What of an entry a studio may change, as the practice has it; empty where nothing may be.
- * @param base of an own drill: what it is built on, whose ranges hold
+ * @param base of an own drill or step: what it is built on, whose ranges hold
  */
 export function fieldsOf(kind: Overridable, id: string, base: string | null = null): OverrideField[] {
   const raw = rawOf(SHIPPED, kind, base ?? id)
@@ -87,7 +77,9 @@ export function fieldsOf(kind: Overridable, id: string, base: string | null = nu
       ? [{ key, kind: 'text', practice, most: key === 'name' ? NAME_LIMIT : CARD_LIMIT }]
       : []
   })
-  return [...texts, ...otherName(kind, raw), ...doseFields(raw), ...gateFields(raw)]
+  // An own step asks what it is built on asks: whoever holds that may do it.
+  const gates = base === null || kind !== 'stage' ? gateFields(raw) : []
+  return [...texts, ...otherName(kind, raw), ...doseFields(raw), ...gates]
 }
 
 /** What it is called in another language, or elsewhere: found by the search, and said beside the name. */
@@ -160,7 +152,7 @@ function overrideFlaws(override: Override): OverrideRefusal[] {
  * what the engine sees is as sound as what ships.
  */
 export function withOverrides(overrides: readonly Override[]): Result<Library, readonly OverrideRefusal[]> {
-  const wrong = [...overrides.flatMap(overrideFlaws), ...namesTaken(overrides)]
+  const wrong = [...overrides.flatMap(overrideFlaws), ...namesTaken(SHIPPED, overrides)]
   if (wrong.length > 0) return refused(wrong)
   const source = { ...SHIPPED }
   for (const override of overrides) lay(source, override)
@@ -171,56 +163,11 @@ export function withOverrides(overrides: readonly Override[]): Result<Library, r
     : ok(library)
 }
 
-/** An own drill is called like nothing else: on a sheet two of one name are one. */
-function namesTaken(overrides: readonly Override[]): OverrideRefusal[] {
-  const names = (SHIPPED.drills as readonly Raw[]).map(({ name }) => String(name).toLowerCase())
-  return overrides.flatMap((override): OverrideRefusal[] => {
-    if (baseOf(override) === null) return []
-    const name = String(override.fields.name ?? '').trim()
-    const taken = names.includes(name.toLowerCase())
-    names.push(name.toLowerCase())
-    // A name that was typed empty is told of with the other fields.
-    if (override.fields.name === undefined) return [{ code: 'empty', key: 'name' }]
-    return taken ? [{ code: 'taken', key: 'name', name }] : []
-  })
-}
-
-/** A drill of their own stands beside what it is built on: its loads, props and picture, with other words and dose. */
-function added(source: LibrarySource, { id, fields }: Override, base: string): void {
-  const like = rawOf(SHIPPED, 'drill', base)
-  const picture = (source.pictures as readonly Raw[]).find((p) => p.of === base)
-  const { [BASE]: _, [RETIRED]: retired, ...own } = fields
-  const { sanskrit: _s, ...plain } = like ?? {}
-  const made = laid({ ...plain, id }, own)
-  // What is not used any more trains nothing, so that nothing takes it; what was recorded of it keeps its name.
-  source.drills = [...(source.drills as readonly Raw[]), retired === undefined ? made : { ...made, for: {} }]
-  source.pictures = [...(source.pictures as readonly Raw[]), { ...picture, of: id }]
-  if (retired !== undefined) return
-  // It serves wherever what it is built on does: in a warm-up, for what is short, against a fault.
-  source.warmups = beside(source.warmups, base, id)
-  source.capabilities = beside(source.capabilities, base, id)
-  source.faults = beside(source.faults, base, id)
-}
-
-type Serving = {
-  readonly drills: readonly string[]
-  readonly must?: readonly { readonly from: readonly string[] }[]
-}
-
-function beside(list: unknown, base: string, id: string): unknown {
-  const after = (ids: readonly string[]): string[] => ids.flatMap((one) => (one === base ? [one, id] : [one]))
-  return (list as readonly Serving[]).map((entry) => ({
-    ...entry,
-    drills: after(entry.drills),
-    ...(entry.must ? { must: entry.must.map((group) => ({ ...group, from: after(group.from) })) } : {}),
-  }))
-}
-
 function lay(source: LibrarySource, override: Override): void {
   const { kind, id, fields } = override
   const base = baseOf(override)
   if (base !== null) {
-    added(source, override, base)
+    addOwn(source, override, base, laid)
     return
   }
   const list = LISTS[kind]

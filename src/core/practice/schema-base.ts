@@ -72,3 +72,11 @@ export const DoseSchema = z.strictObject({
   note: sentence.optional(),
 })
 export type Dose = z.infer<typeof DoseSchema>
+
+/** Stage ids, or a rung number such as FS-10, which any of its branches satisfies; of each group at least so many. */
+export const AfterSchema = z.strictObject({
+  all: z.array(z.string()).default([]),
+  some: z
+    .array(z.strictObject({ least: z.number().int().positive().default(1), of: z.array(z.string()).min(2) }))
+    .default([]),
+})

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import {
+  AfterSchema,
   CAPABILITIES,
   CARD_LIMIT,
   DoseSchema,
@@ -49,16 +50,12 @@ const GateSchema = z.strictObject({
 })
 export type Gate = z.infer<typeof GateSchema>
 
-/** Stage ids, or a rung number such as FS-10, which any of its branches satisfies; of each group at least so many. */
-const AfterSchema = z.strictObject({
-  all: z.array(z.string()).default([]),
-  some: z
-    .array(z.strictObject({ least: z.number().int().positive().default(1), of: z.array(z.string()).min(2) }))
-    .default([]),
-})
-
 export const StageSchema = z.strictObject({
-  id: z.string().regex(/^(PU|FS|HD|HS|CR|SH|AD)-\d\d[a-f]?$/),
+  id: z.string().regex(/^(PU|FS|HD|HS|CR|SH|AD)-\d\d[a-f]?(-own-[0-9a-z]{3,12})?$/),
+  /** A studio's own step: what it is built on. It stands beside the ladder and leads nowhere. */
+  like: z.string().optional(),
+  /** An own step that is not used any more. */
+  rests: z.literal(true).optional(),
   name: z.string().max(60),
   /** Three words for a lane or a cell, where the name is longer. */
   short: z.string().max(24).optional(),

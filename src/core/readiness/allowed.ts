@@ -4,7 +4,7 @@ import type { Load, Stage } from '../practice/schema'
 import { closes, NOT_ASKED, type Caps, type Limits } from '../screening/caps'
 import { closesStage } from '../screening/stage-limits'
 import { waitsForScreening, type Decision } from './decide'
-import { withPredecessors } from './ladder'
+import { besideThem, withPredecessors } from './ladder'
 import { mayBePlanned, type OfferTap } from './offers'
 
 /** What decides how far somebody may go: the decision, what limits it, and the teacher's own look. */
@@ -41,11 +41,10 @@ export function isOpenTo(limits: Limits & Pick<Caps, 'answered'>, load: Load): b
  */
 export function allowedStages(practice: Library, reach: Reach): Stage[] {
   const { standingId, targetId, outcome, limits = NOT_ASKED, looked = null } = reach
-  const open = new Set<string>()
-  if (outcome === 'step-back') {
-    if (targetId) for (const id of withPredecessors(practice.stages, targetId)) open.add(id)
-  } else {
-    if (standingId) for (const id of withPredecessors(practice.stages, standingId)) open.add(id)
+  const top = outcome === 'step-back' ? targetId : standingId
+  const held = top === null ? new Set<string>() : withPredecessors(practice.stages, top)
+  const open = new Set([...held, ...besideThem(practice, held).map(({ id }) => id)])
+  if (outcome !== 'step-back') {
     const target = practice.stages.find((s) => s.id === targetId)
     const answer = looked?.answer ?? null
     // Whoever has no standing yet begins where nothing is asked; a first rung that asks for a check waits for it.

@@ -28,10 +28,11 @@ export function ladderOf(practice: Library, family: Family): Ladder {
 }
 
 /** A family's stages, and the advanced ones that come after nothing but them (ruling 15). */
-function stagesOf(practice: Library, family: Family): Stage[] {
-  const own = practice.stages.filter((stage) => stage.family === family)
+function stagesOf({ stages }: Library, family: Family): Stage[] {
+  const onLadder = stages.filter((stage) => stage.like === undefined)
+  const own = onLadder.filter((stage) => stage.family === family)
   if (family === 'AD') return own
-  for (const stage of practice.stages.filter((s) => s.family === 'AD')) {
+  for (const stage of onLadder.filter((s) => s.family === 'AD')) {
     const names = namesIn(stage.after)
     const follows = names.every((name) => own.some((s) => answersTo(s.id, name)))
     if (names.length > 0 && follows) own.push(stage)
@@ -86,6 +87,14 @@ function neededFor(stages: readonly Stage[]): (stageId: string) => ReadonlySet<s
     return result
   }
   return needed
+}
+
+/**
+ * A studio's own steps beside some stages: open to whoever holds what they are built on, and shown with it. What is done
+ * there proves nothing on the ladder (docs/decisions/022).
+ */
+export function besideThem({ stages }: Pick<Library, 'stages'>, held: ReadonlySet<string>): Stage[] {
+  return stages.filter(({ like, rests }) => like !== undefined && rests !== true && held.has(like))
 }
 
 /** A stage and everything beneath it: clean work on a harder stage credits what leads to it. */

@@ -3,7 +3,7 @@ import { RUNGS, type Family, type Stage } from '../practice/schema'
 import type { Limits } from '../screening/caps'
 import { closesStage } from '../screening/stage-limits'
 import type { Decision } from './decide'
-import { ladderOf } from './ladder'
+import { besideThem, ladderOf } from './ladder'
 
 /**
  * How a stage stands to somebody: held, where they stand, the next one, the one to go back to, another that could be
@@ -44,6 +44,8 @@ export function pathOf(
     if (stage.id === standing?.stageId) return 'standing'
     if (stage.id === targetId) return outcome === 'step-back' ? 'back' : 'next'
     if (credited.has(stage.id)) return 'held'
+    // A studio's own step is open once what it is built on is held.
+    if (stage.like !== undefined) return credited.has(stage.like) ? 'open' : 'ahead'
     return open.has(stage.id) ? 'open' : 'ahead'
   }
   const forks = new Map<string, Step[]>()
@@ -67,5 +69,7 @@ function stagesShown(
   hidden: ReadonlySet<string>,
   credited: ReadonlySet<string>,
 ): Stage[] {
-  return ladderOf(practice, family).stages.filter(({ id }) => !hidden.has(id) || credited.has(id))
+  return ladderOf(practice, family)
+    .stages.filter(({ id }) => !hidden.has(id) || credited.has(id))
+    .flatMap((stage) => [stage, ...besideThem(practice, new Set([stage.id]))])
 }

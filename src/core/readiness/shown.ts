@@ -3,6 +3,7 @@ import { leastSeconds } from '../practice/dose'
 import type { Library } from '../practice/library'
 import type { Stage } from '../practice/schema'
 import type { Attempt, Evidence } from './evidence'
+import { isCleanWork } from './favourable'
 import { resultsFromTries } from './from-tries'
 import { clearanceAsShown } from './proportion'
 import { severityOf } from './severity'
@@ -20,16 +21,29 @@ export function asShown(practice: Library, evidence: Evidence, asOf: Day): Evide
       const fault = practice.faults.find((f) => f.id === id)
       return fault !== undefined && severityOf(fault, stage, attempt) === 3
     })
-  const attempts = evidence.attempts.map((attempt) => {
-    const stage = stages.get(attempt.stageId)
-    if (!stage || attempt.outcome !== 'clean') return attempt
-    const short = attempt.seconds !== null && attempt.seconds < leastSeconds(stage.dose)
-    return short || severe(stage, attempt) ? { ...attempt, outcome: 'not-yet' as const } : attempt
-  })
+  const attempts = evidence.attempts
+    .flatMap((a) => onLadder(stages, a))
+    .map((attempt) => {
+      const stage = stages.get(attempt.stageId)
+      if (!stage || attempt.outcome !== 'clean') return attempt
+      const short = attempt.seconds !== null && attempt.seconds < leastSeconds(stage.dose)
+      return short || severe(stage, attempt) ? { ...attempt, outcome: 'not-yet' as const } : attempt
+    })
   const observations = clearanceAsShown(practice, evidence.observations, asOf)
   return {
     ...evidence,
     attempts,
     observations: [...observations, ...resultsFromTries(practice, attempts, observations)],
   }
+}
+
+/**
+ * What is clean at an own step proves nothing on the ladder, since no check stands for it; a fault or a fall there tells
+ * against what it is built on, as the same shape would.
+ */
+function onLadder(stages: ReadonlyMap<string, Stage>, attempt: Attempt): Attempt[] {
+  const like = stages.get(attempt.stageId)?.like
+  if (like === undefined) return [attempt]
+  const tells = attempt.faults.length > 0 || !attempt.exitControlled
+  return tells && !isCleanWork(attempt) ? [{ ...attempt, stageId: like }] : []
 }

@@ -51,11 +51,12 @@ export function insteadOf(
     also(s)
   const named = stage.ifNot.flatMap((id) => practice.stages.filter((s) => s.id === id)).find(open)
   if (named) return { stageId: named.id, from: 'if-not' }
-  const family = practice.stages.filter((s) => s.family === stage.family)
-  const below = family.slice(0, family.indexOf(stage)).reverse().find(open)
+  const family = practice.stages.filter((s) => s.family === stage.family && s.like === undefined)
+  const at = family.findIndex(({ id }) => id === (stage.like ?? stage.id))
+  const below = family.slice(0, at).reverse().find(open)
   if (below) return { stageId: below.id, from: 'family' }
   for (const kin of KIN[stage.family]) {
-    const other = practice.stages.find((s) => s.family === kin && open(s))
+    const other = practice.stages.find((s) => s.family === kin && s.like === undefined && open(s))
     if (other) return { stageId: other.id, from: 'other-family' }
   }
   return null

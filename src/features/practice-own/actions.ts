@@ -1,14 +1,8 @@
 'use server'
 
 import { z } from 'zod'
-import {
-  baseOf,
-  fieldsOf,
-  OVERRIDABLE,
-  OWN_DRILL,
-  withOverrides,
-  type Override,
-} from '@/core/practice/override'
+import { fieldsOf, OVERRIDABLE, withOverrides, type Override } from '@/core/practice/override'
+import { baseOf, BUILDABLE, ownId } from '@/core/practice/own-entries'
 import { describeOverrideRefusal } from '@/core/words/own-practice'
 import { activeOverrides, addOverride } from '@/db/overrides'
 import { action } from '../action'
@@ -49,36 +43,30 @@ export const keepOwn = action(
   { trail: { what: 'practice-changed' } },
 )
 
-/** Makes a drill of the studio's own: built on one that ships, with its loads, props and picture, and other words and dose. */
-export const addOwnDrill = action(
-  z.object({ id: idField, base: z.string().max(60), typed: change.typed }),
-  (ctx, { id, base, typed }) => {
-    const target = `${OWN_DRILL}${id.replaceAll('-', '').slice(-10)}`
-    const read = fitting(ctx, { kind: 'drill', target, typed }, base)
+/** Makes a drill or a step of the studio's own: built on one that ships, with its loads, props and picture. */
+export const addOwnEntry = action(
+  z.object({ id: idField, kind: z.enum(BUILDABLE), base: z.string().max(60), typed: change.typed }),
+  (ctx, { id, kind, base, typed }) => {
+    const target = ownId(kind, base, id.replaceAll('-', '').slice(-10))
+    const read = fitting(ctx, { kind, target, typed }, base)
     if (!read.ok) return read
     const { fields } = read.value
-    addOverride(ctx.scope, {
-      id,
-      kind: 'drill',
-      target,
-      fields,
-      by: ctx.studio.teacher,
-      atMs: ctx.clock.nowMs,
-    })
+    const by = { by: ctx.studio.teacher, atMs: ctx.clock.nowMs }
+    addOverride(ctx.scope, { id, kind, target, fields, ...by })
     return done({ target })
   },
   { trail: { what: 'practice-changed' } },
 )
 
-/** Lets an own drill rest, or takes it up again: nothing takes it any more, and what was recorded of it keeps its name. */
-export const restOwnDrill = action(
+/** Lets an own drill or step rest, or takes it up again: nothing takes it, and what was recorded of it keeps its name. */
+export const restOwnEntry = action(
   z.object({ id: idField, target: z.string().max(60), used: z.boolean() }),
   (ctx, { id, target, used }) => {
-    const now = activeOverrides(ctx.scope).find((o) => o.kind === 'drill' && o.id === target)
-    if (!now || baseOf(now) === null) return problem('That is not a drill of your own.')
+    const now = activeOverrides(ctx.scope).find((o) => o.id === target && baseOf(o) !== null)
+    if (!now) return problem('That is not one of your own.')
     const { retired: _, ...fields } = now.fields
     addOverride(ctx.scope, {
-      ...{ id, kind: 'drill', target, by: ctx.studio.teacher, atMs: ctx.clock.nowMs },
+      ...{ id, kind: now.kind, target, by: ctx.studio.teacher, atMs: ctx.clock.nowMs },
       fields: used ? fields : { ...fields, retired: 1 },
     })
     return done(true as const)
@@ -93,7 +81,7 @@ export const dropOwn = action(
     const now = activeOverrides(ctx.scope).find((o) => o.kind === kind && o.id === target)
     if (!now) return problem('It stands as the practice has it.')
     // Plans and records name it: it can rest, and not be gone.
-    if (baseOf(now) !== null) return problem('A drill of your own is let rest, not taken away.')
+    if (baseOf(now) !== null) return problem('What is your own is let rest, not taken away.')
     addOverride(ctx.scope, { id, kind, target, fields: null, by: ctx.studio.teacher, atMs: ctx.clock.nowMs })
     return done(true as const)
   },

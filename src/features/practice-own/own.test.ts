@@ -80,9 +80,10 @@ it('an override that no longer fits what ships is left out, and the others hold'
 
 it('a drill of their own is built, stands in the library and in a sequence, rests, and is taken up again', async () => {
   const base = 'DR-forearm-plank'
-  const toBuild = app.queries.ownView(await screen(), base)?.toBuild ?? []
+  const toBuild = app.queries.ownView(await screen(), base)?.toBuild?.fields ?? []
   expect(toBuild.find((f) => f.key === 'name')?.value).toBe('')
-  const build = (typed: Record<string, string>) => app.actions.addOwnDrill({ id: v7(), base, typed })
+  const build = (typed: Record<string, string>) =>
+    app.actions.addOwnEntry({ id: v7(), kind: 'drill', base, typed })
   expect(refusedAt(await build({ name: '' }))).toEqual(['name'])
   expect(refusedAt(await build({ name: 'Forearm plank' }))).toEqual(['name'])
   expect(refusedAt(await build({ name: 'Harbour plank', 'dose.breaths': '90' }))).toEqual(['dose.breaths'])
@@ -110,9 +111,9 @@ it('a drill of their own is built, stands in the library and in a sequence, rest
   )
   expect(app.queries.ownView(await screen(), made)?.built?.onId).toBe(base)
   expect(refusedAt(await app.actions.dropOwn({ kind: 'drill', target: made, id: v7() }))).toEqual([''])
-  expect(refusedAt(await app.actions.restOwnDrill({ id: v7(), target: base, used: false }))).toEqual([''])
+  expect(refusedAt(await app.actions.restOwnEntry({ id: v7(), target: base, used: false }))).toEqual([''])
   process.env.LEVITAR_NOW = `${DAY}T17:02:00Z`
-  value(await app.actions.restOwnDrill({ id: v7(), target: made, used: false }))
+  value(await app.actions.restOwnEntry({ id: v7(), target: made, used: false }))
   expect(app.queries.ownView(await screen(), made)?.built?.rests).toBe(true)
   expect((await screen()).practice.drills.find((d) => d.id === made)).toMatchObject({
     name: 'Harbour plank',
@@ -120,7 +121,7 @@ it('a drill of their own is built, stands in the library and in a sequence, rest
   })
   expect(app.queries.ownView(await screen(), made)?.history[0]?.what).toMatch(/rests/)
   process.env.LEVITAR_NOW = `${DAY}T17:03:00Z`
-  value(await app.actions.restOwnDrill({ id: v7(), target: made, used: true }))
+  value(await app.actions.restOwnEntry({ id: v7(), target: made, used: true }))
   expect(app.queries.ownView(await screen(), made)?.built?.rests).toBe(false)
 })
 
@@ -159,4 +160,31 @@ it('goes out as a file and comes in elsewhere: told first, kept whole or not at 
   const ctx = await screen()
   const assistant = { ...ctx, actor: { ...ctx.actor, role: 'assistant' as const } }
   expect([app.queries.ownEntries(assistant), app.queries.ownView(assistant, 'FS-05')]).toEqual([null, null])
+})
+
+it('a step of their own is built, stands beside its base on a person’s path, moves nobody, and rests', async () => {
+  const base = 'FS-03c'
+  const build = (typed: Record<string, string>) =>
+    app.actions.addOwnEntry({ id: v7(), kind: 'stage', base, typed })
+  const before = await holdOf()
+  expect(refusedAt(await build({ name: 'Forearm plank' }))).toEqual(['name'])
+  const { target: made } = value(
+    await build({ name: 'Dolphin, heels on a roll', do: 'Heels on a rolled mat.' }),
+  )
+  const view = app.queries.ownView(await screen(), made)
+  expect([view?.built?.onId, view?.toBuild, view?.fields.some((f) => f.key.startsWith('gate.'))]).toEqual([
+    ...[base, null, false],
+  ])
+  const stepsOf = async () => {
+    const person = app.person.personReadiness(await screen(), wren, {
+      ...{ family: 'FS', withTurnings: false, withAll: false },
+    })
+    return JSON.stringify(person?.path)
+  }
+  expect(await stepsOf()).toContain('Dolphin, heels on a roll')
+  expect(await holdOf()).toBe(before)
+  process.env.LEVITAR_NOW = `${DAY}T17:09:00Z`
+  value(await app.actions.restOwnEntry({ id: v7(), target: made, used: false }))
+  expect(await stepsOf()).not.toContain('Dolphin, heels on a roll')
+  expect((await screen()).practice.stages.find((s) => s.id === made)?.name).toBe('Dolphin, heels on a roll')
 })

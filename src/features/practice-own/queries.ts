@@ -5,13 +5,13 @@ import { addDays, formatDay } from '@/core/day'
 import { findEntry } from '@/core/library/entries'
 import { findById } from '@/core/practice/find'
 import {
-  baseOf,
   fieldsOf,
   OVERRIDABLE,
   type Overridable,
   type Override,
   type OverrideField,
 } from '@/core/practice/override'
+import { baseOf, BUILDABLE, type Buildable } from '@/core/practice/own-entries'
 import { count, plain } from '@/core/words/number'
 import { KIND_WORD } from '@/core/words/kinds'
 import { OUTCOME_WORD } from '@/core/words/outcome'
@@ -40,10 +40,10 @@ export type OwnView = {
   id: string
   fields: OwnField[]
   isOwn: boolean
-  /** Of a drill of their own: what it is built on, and whether it rests. */
+  /** Of one of their own: what it is built on, and whether it rests. */
   built: { on: string; onId: string; rests: boolean } | null
-  /** What a drill of their own may be built with on this one; null where none may. */
-  toBuild: OwnField[] | null
+  /** What one of their own may be built with on this one; null where none may. */
+  toBuild: { kind: Buildable; fields: OwnField[] } | null
   history: { id: string; when: string; what: string }[]
 }
 
@@ -55,9 +55,10 @@ export function ownView(ctx: Context, id: string): OwnView | null {
   if (!entry || !kind || !reaches(ctx.actor.role, 'desk')) return null
   const active = activeOverrides(scope).find((o) => o.kind === kind && o.id === id)
   const own = active?.fields ?? {}
+  const buildable = BUILDABLE.find((k) => k === kind)
   const base = active ? baseOf(active) : null
-  const asFields = (value: (field: OverrideField) => string): OwnField[] =>
-    fieldsOf(kind, id, base).map((field) => ({
+  const asFields = (value: (field: OverrideField) => string, on = base): OwnField[] =>
+    fieldsOf(kind, id, on).map((field) => ({
       ...{ key: field.key, kind: field.kind, practice: String(field.practice), value: value(field) },
       label: fieldName(practice, field.key),
       range: field.kind === 'number' ? `${plain(field.min)} to ${plain(field.max)}` : '',
@@ -73,12 +74,13 @@ export function ownView(ctx: Context, id: string): OwnView | null {
     built:
       base === null
         ? null
-        : { on: findById(practice.drills, base).name, onId: base, rests: own.retired !== undefined },
+        : { on: findEntry(practice, base)?.name ?? base, onId: base, rests: own.retired !== undefined },
     toBuild:
-      kind === 'drill' && base === null
-        ? asFields((field) =>
-            field.key === 'name' || field.key === 'sanskrit' ? '' : String(field.practice),
-          )
+      buildable && base === null
+        ? {
+            kind: buildable,
+            fields: asFields((field) => (NAMES.includes(field.key) ? '' : String(field.practice)), id),
+          }
         : null,
     history: overrideHistory(scope, id)
       .toReversed()
@@ -104,6 +106,9 @@ export function ownEntries(ctx: Context): OwnEntry[] | null {
 
 export type OwnEntry = { id: string; name: string; kind: string; what: string }
 export type OwnPreview = { lines: string[]; asked: string }
+
+/** What one of their own is called is for them to say. */
+const NAMES: readonly string[] = ['name', 'sanskrit']
 
 /** Whoever came in the last six weeks is asked after: nobody else's next class is near. */
 const LATELY_DAYS = 42

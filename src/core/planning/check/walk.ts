@@ -102,9 +102,12 @@ export function asksNothing({ gates, after }: Stage): boolean {
 
 /** Whether somebody stands on a stage or above it, in any family; what is stepped back to counts as held. */
 export function holds(practice: Library, person: BriefPerson, stage: Stage): boolean {
+  if (stage.rests) return false
+  // A studio's own step is done by whoever holds what it is built on.
+  const wanted = stage.like ?? stage.id
   return Object.values(person.families).some((reach) => {
     const top = reach.outcome === 'step-back' ? reach.targetId : reach.standingId
-    return top !== null && beneath(practice, top).has(stage.id)
+    return top !== null && beneath(practice, top).has(wanted)
   })
 }
 

@@ -5,7 +5,7 @@ import { notFound } from 'next/navigation'
 import classes from '@/features/library/components/library.module.css'
 import { entryPage } from '@/features/library/queries'
 import { page } from '@/features/page'
-import { BuildDrill, BuiltOn } from '@/features/practice-own/components/own-drill'
+import { BuildOwn, BuiltOn } from '@/features/practice-own/components/own-entry'
 import { OwnForm } from '@/features/practice-own/components/own-form'
 import { ownView } from '@/features/practice-own/queries'
 import { DoseRunner } from '@/features/readiness/components/dose-runner'
@@ -60,8 +60,8 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
       {own?.built ? <BuiltOn id={id} built={own.built} /> : null}
       {own?.toBuild ? (
         <details className="no-print">
-          <summary>Build a drill of our own on it</summary>
-          <BuildDrill base={id} name={entry.name} fields={own.toBuild} />
+          <summary>Build a {own.toBuild.kind === 'stage' ? 'step' : 'drill'} of our own on it</summary>
+          <BuildOwn base={id} name={entry.name} toBuild={own.toBuild} />
         </details>
       ) : null}
       {own ? (

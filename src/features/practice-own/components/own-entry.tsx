@@ -7,20 +7,35 @@ import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { TextLink } from '@/ui/text-link'
 import { useSubmit } from '../../use-submit'
-import { addOwnDrill, restOwnDrill } from '../actions'
-import type { OwnField, OwnView } from '../queries'
+import { addOwnEntry, restOwnEntry } from '../actions'
+import type { OwnView } from '../queries'
 import { OwnFieldInput } from './own-field'
 
-/** A drill of the studio's own, built on this one: its loads, props and picture stay, words and dose are the studio's. */
-export function BuildDrill({ base, name, fields }: { base: string; name: string; fields: OwnField[] }) {
+/** What follows from it, by its kind. */
+const KNOWN_BY = {
+  drill: 'Planner, sheets and home practice know it by the name it gets here.',
+  stage:
+    'It is open to whoever holds that step, and stands beside the ladder: what is clean there proves nothing further up, and a fault or a fall there counts against that step.',
+} as const
+
+/** One of the studio's own, built on this one: its loads, props and picture stay, words and dose are the studio's. */
+export function BuildOwn({
+  base,
+  name,
+  toBuild: { kind, fields },
+}: {
+  base: string
+  name: string
+  toBuild: NonNullable<OwnView['toBuild']>
+}) {
   const router = useRouter()
   const [typed, setTyped] = useState(() => Object.fromEntries(fields.map((f) => [f.key, f.value])))
-  const { busy, problemOf, send } = useSubmit(addOwnDrill)
+  const { busy, problemOf, send } = useSubmit(addOwnEntry)
   return (
     <Stack gap="sm">
       <Text>
         It loads the body as {name} does, needs the same props and keeps to the same ranges; limits close and
-        change it in the same way. Planner, sheets and home practice know it by the name it gets here.
+        change it in the same way. {KNOWN_BY[kind]}
       </Text>
       {fields.map((field) => (
         <OwnFieldInput
@@ -36,7 +51,7 @@ export function BuildDrill({ base, name, fields }: { base: string; name: string;
         <Button
           loading={busy}
           onClick={() =>
-            void send({ id: newId(), base, typed }).then(
+            void send({ id: newId(), kind, base, typed }).then(
               (made) => made && router.push(`/library/${made.target}`),
             )
           }
@@ -48,9 +63,9 @@ export function BuildDrill({ base, name, fields }: { base: string; name: string;
   )
 }
 
-/** What an own drill is built on; it can rest and be taken up again. */
+/** What one of the studio's own is built on; it can rest and be taken up again. */
 export function BuiltOn({ id, built }: { id: string; built: NonNullable<OwnView['built']> }) {
-  const { busy, problemOf, send } = useSubmit(restOwnDrill)
+  const { busy, problemOf, send } = useSubmit(restOwnEntry)
   return (
     <>
       <Group gap="sm">
