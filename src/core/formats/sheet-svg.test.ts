@@ -72,9 +72,20 @@ describe('a sheet as a drawing', () => {
         const high = Number(/height="(\d+)"/.exec(svg)?.[1])
         const ys = [...svg.matchAll(/<text x="\d+" y="([\d.]+)"/g)].map((m) => Number(m[1]))
         expect(Math.max(0, ...ys)).toBeLessThan(high)
-        for (const part of parts) if (part.kind === 'row' && part.picture) expect(high).toBeGreaterThan(60)
       }),
     )
+  })
+  it('puts what follows a figure under it', () => {
+    const svg = sheetSvg({
+      ...{ title: '', lead: '' },
+      parts: [
+        { kind: 'row', picture, name: 'Dolphin', lines: [] },
+        { kind: 'text', text: 'after' },
+      ],
+    })
+    const [, top, high] = /<svg x="44" y="([\d.]+)" width="\d+" height="(\d+)"/.exec(svg) ?? []
+    const after = /y="([\d.]+)"[^>]*>after</.exec(svg)?.[1]
+    expect(Number(after)).toBeGreaterThan(Number(top) + Number(high))
   })
   it('draws each body once and says what is closed without drawing it', () => {
     const item = {
