@@ -27,12 +27,14 @@ export function cueFor(practice: Library, inForce: InForce, { id, cue }: Pick<St
 /** Where a setup begins under a way, as a number or in lengths of one's own. */
 export type Beginning = Pick<NonNullable<Way['set']>, 'option' | 'value' | 'own'>
 
-/** Where setups begin under the ways in force, by setup. */
+/** Where setups begin, by setup: as the studio has them, and under the ways in force. */
 export function beginnings(
   practice: Library,
   inForce: InForce,
 ): Readonly<Record<string, readonly Beginning[]>> {
-  const found: Record<string, Beginning[]> = {}
+  const found: Record<string, Beginning[]> = Object.fromEntries(
+    practice.setups.flatMap(({ id, begins }) => (begins ? [[id, [...begins]]] : [])),
+  )
   for (const { set } of waysInForce(practice, inForce))
     for (const id of set?.setups ?? []) if (set) (found[id] ??= []).push(set)
   return found

@@ -3,12 +3,17 @@ import { describeOverrideRefusal, fieldName } from '../words/own-practice'
 import { entriesOf } from '../library/entries'
 import { indexOf, search } from '../library/search'
 import { variantsOf } from '../planning/variants'
+import { beginnings, beginWith } from '../approaches/effects'
+import { estimateBody } from '../body/estimate'
+import { findSetup, solveSetup } from '../setups/catalogue'
+import { must } from '../../testing/bodies'
 import { findById } from './find'
 import { integrityFlaws } from './integrity'
 import { shippedPractice } from './library'
 import { fieldsOf, OVERRIDABLE, withOverrides, type Override } from './override'
 
 const practice = shippedPractice()
+const body = must(estimateBody({ statureCm: 168 }))
 const laid = (...overrides: Override[]) => {
   const made = withOverrides(overrides)
   if (!made.ok) throw new Error(JSON.stringify(made.refusal))
@@ -23,6 +28,10 @@ const TARGETS = {
   drill: practice.drills.map((d) => d.id),
   check: practice.checks.map((c) => c.id),
   fault: practice.faults.map((f) => f.id),
+  setup: practice.setups.map((s) => s.id),
+}
+const LISTS = {
+  ...({ stage: 'stages', drill: 'drills', check: 'checks', fault: 'faults', setup: 'setups' } as const),
 }
 
 describe('a studio’s own practice', () => {
@@ -52,9 +61,7 @@ describe('a studio’s own practice', () => {
       fc.property(anyChange, (override) => {
         const own = laid(override)
         expect(integrityFlaws(own)).toEqual([])
-        const list = ({ stage: 'stages', drill: 'drills', check: 'checks', fault: 'faults' } as const)[
-          override.kind
-        ]
+        const list = LISTS[override.kind]
         for (const [name, entries] of Object.entries(own))
           if (name !== list) expect(entries).toEqual(practice[name as keyof typeof practice])
         for (const entry of own[list])
@@ -170,5 +177,35 @@ describe('a drill of a studio’s own', () => {
     expect(search(indexOf(entriesOf(named)), 'delfin')[0]).toBe('FS-05')
     const bare = laid({ kind: 'stage', id: 'FS-05', fields: { sanskrit: ' ' } })
     expect(findById(bare.stages, 'FS-05').sanskrit).toBeUndefined()
+  })
+})
+
+describe('a setup in a studio’s own way', () => {
+  it('begins where the studio says, within what is usual, and leaves the ways of working theirs', () => {
+    for (const setup of practice.setups)
+      for (const field of fieldsOf('setup', setup.id)) {
+        if (field.kind !== 'number') continue
+        const option = field.key.slice('begin.'.length)
+        const own = laid({ kind: 'setup', id: setup.id, fields: { [field.key]: field.max } })
+        expect(beginWith(beginnings(own, new Map())[setup.id], body)[option]).toBe(field.max)
+        expect(solveSetup(setup.id, body, { [option]: field.max }).ok).toBe(true)
+        expect(
+          refusedWith({ kind: 'setup', id: setup.id, fields: { [field.key]: field.max + 1 } }),
+        ).toMatchObject([{ code: expect.stringMatching(/out-of-range/) as string }])
+      }
+    // What a way of working answers is asked once.
+    for (const { set } of practice.ways)
+      for (const id of set?.setups ?? [])
+        expect(fieldsOf('setup', id).map((f) => f.key)).not.toContain(`begin.${set!.option}`)
+  })
+  it('offers no one number for what scales with the body', () => {
+    let scaled = 0
+    for (const { id } of practice.setups)
+      for (const option of findSetup(id)?.options ?? [])
+        if (typeof option.usual === 'function') {
+          scaled += 1
+          expect(fieldsOf('setup', id).map((f) => f.key)).not.toContain(`begin.${option.key}`)
+        }
+    expect(scaled).toBeGreaterThan(0)
   })
 })

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { ok, refused, type Result } from '../result'
+import { findSetup } from '../setups/catalogue'
 import { strainOf } from './dose'
 import { integrityFlaws } from './integrity'
 import { addOwn, BASE, baseOf, namesTaken, RETIRED } from './own-entries'
@@ -7,7 +8,7 @@ import { buildLibrary, SHIPPED, type Library, type LibrarySource } from './libra
 import { CARD_LIMIT, DoseSchema, LoadSchema } from './schema-base'
 
 /** What a studio may word or measure in its own way. Limits, loads and ladders are the practice’s and stay. */
-export const OVERRIDABLE = ['stage', 'drill', 'check', 'fault'] as const
+export const OVERRIDABLE = ['stage', 'drill', 'check', 'fault', 'setup'] as const
 export type Overridable = (typeof OVERRIDABLE)[number]
 
 /** One entry of the practice as a studio has it: only what differs, by field. */
@@ -33,6 +34,9 @@ export type OverrideField =
       readonly practice: number
       readonly min: number
       readonly max: number
+      readonly unit?: string
+      /** Where the whole numbers stand for words, those, from 0. */
+      readonly choices?: readonly string[]
     }
 
 export type OverrideRefusal =
@@ -43,8 +47,8 @@ export type OverrideRefusal =
   | { readonly code: 'taken'; readonly key: 'name'; readonly name: string }
   | { readonly code: 'flaw'; readonly at: string; readonly detail: string }
 
-const LISTS: Readonly<Record<Overridable, 'stages' | 'drills' | 'checks' | 'faults'>> = {
-  ...{ stage: 'stages', drill: 'drills', check: 'checks', fault: 'faults' },
+const LISTS: Readonly<Record<Overridable, 'stages' | 'drills' | 'checks' | 'faults' | 'setups'>> = {
+  ...{ stage: 'stages', drill: 'drills', check: 'checks', fault: 'faults', setup: 'setups' },
 }
 const NAME_LIMIT = 60
 const TEXTS: Readonly<Record<Overridable, readonly string[]>> = {
@@ -52,7 +56,9 @@ const TEXTS: Readonly<Record<Overridable, readonly string[]>> = {
   drill: ['name', 'do', 'lookFor'],
   check: ['name', 'asks', 'run'],
   fault: ['name', 'see', 'cue'],
+  setup: ['name', 'place'],
 }
+const BEGIN = 'begin'
 const DOSES = ['sets', 'reps', 'breaths', 'seconds', 'cap'] as const
 
 type Raw = Record<string, unknown>
@@ -79,7 +85,13 @@ export function fieldsOf(kind: Overridable, id: string, base: string | null = nu
   })
   // An own step asks what it is built on asks: whoever holds that may do it.
   const gates = base === null || kind !== 'stage' ? gateFields(raw) : []
-  return [...texts, ...otherName(kind, raw), ...doseFields(raw), ...gates]
+  return [
+    ...texts,
+    ...otherName(kind, raw),
+    ...doseFields(raw),
+    ...gates,
+    ...(kind === 'setup' ? beginFields(id) : []),
+  ]
 }
 
 /** What it is called in another language, or elsewhere: found by the search, and said beside the name. */
@@ -119,6 +131,29 @@ function gateFields({ gates }: Raw): OverrideField[] {
   })
 }
 
+/**
+ * Where a setup begins, within what is usual for it. What scales with the body stays with the body: one number for
+ * everybody would be wrong for most. What a way of working sets is answered there.
+ */
+function beginFields(setupId: string): OverrideField[] {
+  return (findSetup(setupId)?.options ?? []).flatMap((option): OverrideField[] => {
+    const { key, usual, usualFrom, usualTo, choices } = option
+    const [min, max] = [usualFrom ?? option.min, usualTo ?? option.max]
+    // A knee or an arch is bent for the shape that day; what is built has a length, a choice or a usual span.
+    const isBuilt = option.unit === 'cm' || choices !== undefined || usualFrom !== undefined
+    if (!isBuilt || typeof usual === 'function' || min >= max || isOfAWay(setupId, key)) return []
+    const field = { key: `${BEGIN}.${key}`, kind: 'number' as const, practice: usual, min, max }
+    return [choices ? { ...field, choices } : { ...field, unit: UNITS[option.unit] ?? '' }]
+  })
+}
+
+function isOfAWay(setupId: string, option: string): boolean {
+  const ways = SHIPPED.ways as readonly { set?: { setups: readonly string[]; option: string } }[]
+  return ways.some(({ set }) => set?.option === option && set.setups.includes(setupId))
+}
+
+const UNITS: Readonly<Record<string, string>> = { cm: 'cm', deg: '°' }
+
 /** What a check can read at all. */
 function rangeOf(check: string): { min: number; max: number } | undefined {
   const raw = rawOf(SHIPPED, 'check', check)
@@ -142,7 +177,8 @@ function overrideFlaws(override: Override): OverrideRefusal[] {
       return text.length > field.most ? [{ code: 'too-long', key, most: field.most }] : []
     }
     if (typeof value !== 'number' || !Number.isFinite(value)) return [{ code: 'not-a-number', key }]
-    const { min, max } = field
+    const { min, max, choices } = field
+    if (choices && !Number.isInteger(value)) return [{ code: 'not-a-number', key }]
     return value < min || value > max ? [{ code: 'out-of-range', key, min, max }] : []
   })
 }
@@ -186,6 +222,9 @@ function laid(entry: Raw, fields: Override['fields']): Raw {
     } else if (part === 'gate') {
       const gate = (next.gates as { check: string; value?: unknown }[]).find((g) => g.check === name)
       if (gate) gate.value = value
+    } else if (part === BEGIN) {
+      const begins = (next.begins ?? []) as { option: string; value: unknown }[]
+      next.begins = [...begins.filter((b) => b.option !== name), { option: name, value }]
     } else if (part === 'sanskrit' && String(value).trim() === '') delete next.sanskrit
     else next[part] = typeof value === 'string' ? value.trim() : value
   }

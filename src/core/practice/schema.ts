@@ -207,6 +207,8 @@ export const SetupEntrySchema = z.strictObject({
   prevents: z.array(z.string()),
   more: z.array(z.string()),
   less: z.array(z.string()),
+  /** Where a studio has it begin, by option, where that is not the usual place. */
+  begins: z.array(z.strictObject({ option: z.string(), value: z.number() })).optional(),
 })
 export type SetupEntry = z.infer<typeof SetupEntrySchema>
 

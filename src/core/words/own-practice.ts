@@ -2,6 +2,7 @@ import type { PracticeFileRefusal } from '../formats/practice-file'
 import type { Library } from '../practice/library'
 import type { OverrideRefusal } from '../practice/override'
 import { plain } from './number'
+import { PARAMETER_LABELS } from './parameter-labels'
 
 const FIELD: Readonly<Record<string, string>> = {
   name: 'Name',
@@ -12,6 +13,7 @@ const FIELD: Readonly<Record<string, string>> = {
   asks: 'It answers',
   run: 'How it is taken',
   see: 'What is seen',
+  place: 'How it is built',
   'dose.sets': 'Sets',
   'dose.reps': 'Times',
   'dose.breaths': 'Breaths',
@@ -21,6 +23,7 @@ const FIELD: Readonly<Record<string, string>> = {
 
 /** A field as a form names it; a threshold goes by its check. */
 export function fieldName({ checks }: Pick<Library, 'checks'>, key: string): string {
+  if (key.startsWith('begin.')) return `Begins with: ${PARAMETER_LABELS[key.slice('begin.'.length)] ?? key}`
   if (!key.startsWith('gate.')) return FIELD[key] ?? key
   const check = checks.find((c) => c.id === key.slice('gate.'.length))
   return check ? `Asks: ${check.name}, ${check.unit}` : key

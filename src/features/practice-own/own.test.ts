@@ -188,3 +188,25 @@ it('a step of their own is built, stands beside its base on a person’s path, m
   expect(await stepsOf()).not.toContain('Dolphin, heels on a roll')
   expect((await screen()).practice.stages.find((s) => s.id === made)?.name).toBe('Dolphin, heels on a roll')
 })
+
+it('a setup begins where the house has it, on the bench and in everybody’s numbers', async () => {
+  const { benchData } = await import('../setups/queries')
+  const setup = { kind: 'setup' as const, target: 'SETUP-dolphin-block' }
+  const beginsAt = async () => benchData(await screen(), undefined).begins[setup.target]
+  expect(await beginsAt()).toBeUndefined()
+  const grip = app.queries.ownView(await screen(), setup.target)?.fields.find((f) => f.key === 'begin.grip')
+  expect(grip?.choices?.map((c) => c.value)).toEqual(['0', '1', '2'])
+  value(
+    await app.actions.keepOwn({
+      ...setup,
+      id: v7(),
+      typed: { 'begin.grip': '1', name: 'Dolphin on a brick' },
+    }),
+  )
+  expect(await beginsAt()).toEqual([{ option: 'grip', value: 1 }])
+  const own = app.queries.ownEntries(await screen())?.find((e) => e.id === setup.target)
+  expect([own?.name, own?.what]).toEqual([
+    'Dolphin on a brick',
+    expect.stringContaining('Palms on the outer faces in place of Thumbs along the near face') as string,
+  ])
+})

@@ -12,6 +12,7 @@ import {
   type OverrideField,
 } from '@/core/practice/override'
 import { baseOf, BUILDABLE, type Buildable } from '@/core/practice/own-entries'
+import { choiceLabel } from '@/core/words/choice'
 import { count, plain } from '@/core/words/number'
 import { KIND_WORD } from '@/core/words/kinds'
 import { OUTCOME_WORD } from '@/core/words/outcome'
@@ -34,6 +35,8 @@ export type OwnField = {
   practice: string
   /** How far it may move, in words. */
   range: string
+  /** Words to pick from, each with the number that stands for it; null where it is typed. */
+  choices: { value: string; label: string }[] | null
 }
 export type OwnView = {
   kind: Overridable
@@ -61,7 +64,7 @@ export function ownView(ctx: Context, id: string): OwnView | null {
     fieldsOf(kind, id, on).map((field) => ({
       ...{ key: field.key, kind: field.kind, practice: String(field.practice), value: value(field) },
       label: fieldName(practice, field.key),
-      range: field.kind === 'number' ? `${plain(field.min)} to ${plain(field.max)}` : '',
+      ...offered(field),
     }))
   const when = new Intl.DateTimeFormat('en-GB', {
     timeZone: studio.timeZone,
@@ -106,6 +109,19 @@ export function ownEntries(ctx: Context): OwnEntry[] | null {
 
 export type OwnEntry = { id: string; name: string; kind: string; what: string }
 export type OwnPreview = { lines: string[]; asked: string }
+
+/** How far a field may move, or what there is to pick. */
+function offered(field: OverrideField): Pick<OwnField, 'range' | 'choices'> {
+  if (field.kind === 'text') return { range: '', choices: null }
+  const { min, max, choices, unit = '' } = field
+  if (!choices) return { range: `${plain(min)} to ${plain(max)} ${unit}`.trimEnd(), choices: null }
+  return {
+    range: '',
+    choices: choices
+      .map((choice, i) => ({ value: String(i), label: choiceLabel(choice) }))
+      .filter(({ value }) => Number(value) >= min && Number(value) <= max),
+  }
+}
 
 /** What one of their own is called is for them to say. */
 const NAMES: readonly string[] = ['name', 'sanskrit']

@@ -1,6 +1,6 @@
 'use client'
 
-import { Textarea, TextInput } from '@mantine/core'
+import { NativeSelect, Textarea, TextInput } from '@mantine/core'
 import type { OwnField } from '../queries'
 
 /** A line of text up to here, an area beyond, characters. */
@@ -8,7 +8,7 @@ const ONE_LINE = 60
 
 /** One field, beside what the practice has. */
 export function OwnFieldInput({
-  field: { label, practice, range, kind },
+  field: { label, practice, range, kind, choices },
   value,
   error,
   onChange,
@@ -22,8 +22,12 @@ export function OwnFieldInput({
     label,
     value,
     error,
-    description: `The practice: ${practice}${range === '' ? '' : ` (${range})`}`,
+    description: `The practice: ${choices?.find((c) => c.value === practice)?.label ?? practice}${range === '' ? '' : ` (${range})`}`,
   }
+  if (choices)
+    return (
+      <NativeSelect {...shared} maw={320} data={choices} onChange={(e) => onChange(e.currentTarget.value)} />
+    )
   return kind === 'text' && practice.length > ONE_LINE ? (
     <Textarea {...shared} autosize minRows={2} onChange={(e) => onChange(e.currentTarget.value)} />
   ) : (
