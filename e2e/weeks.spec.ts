@@ -118,7 +118,7 @@ test('a week at home: made, handed over by a private link, ticked on a phone, gr
   await phone.context().close()
 })
 
-test('a threshold in the studio’s own way: told first whom it changes, kept, seen, given back', async ({
+test('a threshold in the studio’s own way: told first whom it changes, kept, taken out, given back, brought in', async ({
   page,
 }) => {
   await page.goto(`${app.address}/library/FS-05`)
@@ -134,9 +134,32 @@ test('a threshold in the studio’s own way: told first whom it changes, kept, s
   await page.getByRole('button', { name: 'Keep it for this studio' }).click()
   await expect(page.getByText('Changed for this studio')).toBeVisible()
   await expect(page.getByText(`at least ${Number(own) + 60} s`).first()).toBeVisible()
+  await page.goto(`${app.address}/library/own`)
+  await expect(page.getByRole('list', { name: 'In our own way' })).toContainText('Dolphin, one leg')
+  const taken = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Take it out as a file' }).click()
+  const file = await (await taken).path()
+  await page.goto(`${app.address}/library/FS-05`)
+  await listening(page)
   await page.getByRole('button', { name: 'Back to the practice' }).click()
   await expect(page.getByText('Say or ask it in your own way')).toBeVisible()
   await expect(page.getByText(`at least ${own} s`).first()).toBeVisible()
+  // Another year, or another studio: told first, then kept.
+  await page.goto(`${app.address}/library/own`)
+  await listening(page)
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'A practice’s file' }).click(),
+  ])
+  await chooser.setFiles(file)
+  await expect(page.getByRole('list', { name: 'What it brings' })).toContainText('in place of')
+  await page.getByRole('button', { name: 'Keep it for this studio' }).click()
+  await expect(page.getByText('1 entry kept.')).toBeVisible()
+  await expect(page.getByRole('list', { name: 'In our own way' })).toContainText('Dolphin, one leg')
+  await page.goto(`${app.address}/library/FS-05`)
+  await listening(page)
+  await page.getByRole('button', { name: 'Back to the practice' }).click()
+  await expect(page.getByText('Say or ask it in your own way')).toBeVisible()
 })
 
 test('the whole studio taken out, and brought into an empty one', async ({ page }) => {
