@@ -135,7 +135,7 @@ export function choicesFor(
   const limits = { caps: person?.limits ?? [] }
   const open = new Set(Object.values(person?.families ?? {}).flatMap((reach) => reach.open))
   return practice.stages
-    .filter((s) => families.includes(s.family) && !barsStage(practice, limits, s))
+    .filter((s) => s.rests !== true && families.includes(s.family) && !barsStage(practice, limits, s))
     .filter(({ load }) => !skill || !isTry(load))
     .map((s) => ({
       id: s.id,
