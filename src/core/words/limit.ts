@@ -37,11 +37,29 @@ export function referralIn(limits: readonly Limit[]): string | null {
 /** In place of a limit's words, where others can see the screen. */
 export const LIMIT_HIDDEN = 'A limit acts here; its words are hidden on this screen.'
 
+/** A limit of a day gone by: that it acted is kept, and not which one it was. */
+function describeKept(verdict: Verdict, instead: Instead | null, practice: Library): string {
+  const offer = instead ? ` Instead: ${findById(practice.stages, instead.stageId).name}.` : ''
+  switch (verdict) {
+    case 'barred':
+      return `A limit of that day barred it.${offer}`
+    case 'left-out':
+      return `A limit of that day left it out.${offer}`
+    case 'changed':
+      return 'A limit of that day changed it.'
+    case 'watch':
+      return 'A limit of that day asked to watch it.'
+    case 'open':
+      return 'Open.'
+  }
+}
+
 /** A limit on a stage, what would lift it and what to do instead; it never says why. */
 export function describeLimit(
   { verdict, because, instead }: { verdict: Verdict; because: readonly Limit[]; instead: Instead | null },
   practice: Library,
 ): string {
+  if (because.length === 0) return describeKept(verdict, instead, practice)
   const acting = because.filter((cap) => cap.action === because[0]?.action)
   const loads = [...new Set(acting.map(describeLoadFrom))].join(', ')
   const stage = instead ? findById(practice.stages, instead.stageId) : null

@@ -1,4 +1,6 @@
 import { sql, type SQL } from 'drizzle-orm'
+import { z } from 'zod'
+import { withoutLimits } from '@/core/readiness/kept'
 import { ok, refused, type Result } from '@/core/result'
 import type { BundleRefusal } from '@/core/words/bundle'
 import type { Scope } from '../scope'
@@ -23,13 +25,33 @@ export function takeIn(scope: Scope, { tables }: ReadBundle): Result<number, Bun
   for (const table of BUNDLE_TABLES) {
     // What a fresh installation has of its own makes way.
     db.run(sql`delete from ${sql.identifier(table.name)}`)
-    const rows = tables.get(table.name) ?? []
+    const rows = (tables.get(table.name) ?? []).map(CLEANED[table.name] ?? ((row: Row) => row))
     const wrong = insertAll(scope, table, rows)
     if (wrong !== null) return refused({ code: 'row', table: table.name, line: wrong + 1, column: '' })
     stored += rows.length
   }
   const [loose] = db.all<{ table: string }>(sql`PRAGMA foreign_key_check`)
   return loose ? refused({ code: 'dangling', table: loose.table }) : ok(stored)
+}
+
+/** What earlier releases kept of limits in the clear does not come in again. */
+const CLEANED: Readonly<Record<string, (row: Row) => Row>> = {
+  class_decision: ({ before, after, ...row }) => ({ ...row, before: cleaned(before), after: cleaned(after) }),
+}
+
+function cleaned(decision: Row[string] | undefined): string {
+  const read = z
+    .looseObject({ reasons: z.array(z.looseObject({ code: z.string() })) })
+    .safeParse(asJson(decision))
+  return read.success ? JSON.stringify(withoutLimits(read.data)) : String(decision)
+}
+
+function asJson(text: Row[string] | undefined): unknown {
+  try {
+    return JSON.parse(String(text))
+  } catch {
+    return null
+  }
 }
 
 /** Rows in one statement: ten years are brought in within seconds. */

@@ -25,7 +25,7 @@ export const observation = sqliteTable(
     valid: integer('valid', { mode: 'boolean' }).notNull(),
     watched: integer('watched', { mode: 'boolean' }).notNull(),
     observer: text('observer').notNull().default(''),
-    classId: text('class_id').references((): AnySQLiteColumn => classSession.id, { onDelete: 'set null' }),
+    classId: text('class_id').references((): AnySQLiteColumn => classSession.id),
     faults: text('faults', { mode: 'json' }).$type<string[]>().notNull(),
     note: text('note').notNull(),
     /** Where a report of pain speaks of. */

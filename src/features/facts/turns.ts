@@ -1,6 +1,7 @@
 import 'server-only'
 import { foldRun } from '@/core/classes/run'
 import type { Evidence } from '@/core/readiness/evidence'
+import { withoutLimits } from '@/core/readiness/kept'
 import { eventsOf, findClass } from '@/db/classes'
 import { keepDecisions } from '@/db/decisions'
 import { attemptsOfClass } from '@/db/evidence'
@@ -24,8 +25,8 @@ export function renewTurns(ctx: Context, classId: string): void {
     }
     return {
       studentId,
-      before: judge.decide(studentId, familyOf(record), { evidence: without }),
-      after: judge.decide(studentId, familyOf(record)),
+      before: withoutLimits(judge.decide(studentId, familyOf(record), { evidence: without })),
+      after: withoutLimits(judge.decide(studentId, familyOf(record))),
     }
   })
   keepDecisions(ctx.scope, classId, turns)
