@@ -19,7 +19,7 @@ import type { Judge } from '../desk/judge'
 import { closedTonight } from '../desk/limit-words'
 import { peopleOf } from '../desk/people'
 import { screeningState } from '../desk/screening'
-import { hashOf } from '../token'
+import { openLink, type LinkClosed } from '../private-link'
 
 /** What one person does in a block, in a line. */
 export type CoverDoing = {
@@ -50,14 +50,18 @@ export type Cover = {
 }
 
 /** Why a link opens nothing today. */
-export type NoCover = { readonly closed: 'ended' | 'not-today'; readonly day: string }
+export type NoCover = { readonly closed: LinkClosed | 'not-today'; readonly day: string }
 
 /** The class that a stand-in's link leads to, on its own day; limits in words and never why. */
 export function coverByToken(ctx: Context, token: string): Cover | NoCover {
-  const classId = classOfLink(ctx.scope, hashOf(token))
-  const record = classId === null ? null : findClass(ctx.scope, classId)
-  const file = record ? classFile(ctx, record) : null
-  if (!record || !file) return { closed: 'ended', day: '' }
+  const link = openLink(token, (tokenHash) => {
+    const classId = classOfLink(ctx.scope, tokenHash)
+    const record = classId === null ? null : findClass(ctx.scope, classId)
+    const file = record ? classFile(ctx, record) : null
+    return record && file ? { record, file } : null
+  })
+  if ('closed' in link) return { ...link, day: '' }
+  const { record, file } = link
   if (record.day !== ctx.clock.today) return { closed: 'not-today', day: formatDay(record.day) }
   // Whoever stands in sees what a teacher's screen shows with the notes shut.
   return coverOf({ ...ctx, privacy: { hidden: false, notesOpen: false } }, record, file)

@@ -16,6 +16,7 @@ import { done, problem, type Answer } from '../answer'
 import type { Context } from '../context'
 import { idField } from '../fields'
 import { homeView } from './queries'
+import { LINK_SAID, openLink } from '../private-link'
 import { freshSheet, nextSheet, openItems } from './sheet'
 import { hashOf, newToken } from '../token'
 
@@ -71,9 +72,12 @@ export const tickFromPaper = action(
 export const tickByLink = action(
   z.object({ ...tickFields, token: z.string().min(20).max(80) }),
   (ctx, { token, ...ticked }) => {
-    const studentId = studentOfLink(ctx.scope, hashOf(token), ctx.clock.today)
-    if (studentId === null) return problem('This link has ended. Ask your teacher for a new one.')
-    return keepTick(ctx, studentId, ticked, 'link')
+    const link = openLink(token, (tokenHash) => {
+      const studentId = studentOfLink(ctx.scope, tokenHash, ctx.clock.today)
+      return studentId === null ? null : { studentId }
+    })
+    if ('closed' in link) return problem(`${LINK_SAID[link.closed].title}. ${LINK_SAID[link.closed].text}`)
+    return keepTick(ctx, link.studentId, ticked, 'link')
   },
   { by: 'anyone' },
 )

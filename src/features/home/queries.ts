@@ -16,7 +16,7 @@ import { anyBody, bodyOfStudent } from '../body'
 import type { Context } from '../context'
 import { ownNumbers } from '../desk/hand-numbers'
 import { homeGround } from './sheet'
-import { hashOf } from '../token'
+import { openLink, type LinkClosed } from '../private-link'
 
 export type HomeItemView = {
   id: string
@@ -91,15 +91,20 @@ export function homeView(ctx: Context, id: string): HomeView | null {
 }
 
 /** The sheet that a private link leads to: a first name, what to do, and nothing else of anybody. */
-export function homeByToken(ctx: Context, token: string): { name: string; sheet: HomeSheetView } | null {
-  const studentId = studentOfLink(ctx.scope, hashOf(token), ctx.clock.today)
-  const student = studentId === null ? null : findStudent(ctx.scope, studentId)
-  const [last] = student ? homePlansOf(ctx.scope, student.id) : []
-  if (!student || !last) return null
-  return {
-    name: student.name.split(' ')[0] ?? '',
-    sheet: sheetView(ctx, student, last, homeGround(ctx, student)),
-  }
+export function homeByToken(
+  ctx: Context,
+  token: string,
+): { name: string; sheet: HomeSheetView } | { closed: LinkClosed } {
+  return openLink(token, (tokenHash) => {
+    const studentId = studentOfLink(ctx.scope, tokenHash, ctx.clock.today)
+    const student = studentId === null ? null : findStudent(ctx.scope, studentId)
+    const [last] = student ? homePlansOf(ctx.scope, student.id) : []
+    if (!student || !last) return null
+    return {
+      name: student.name.split(' ')[0] ?? '',
+      sheet: sheetView(ctx, student, last, homeGround(ctx, student)),
+    }
+  })
 }
 
 function sheetView(

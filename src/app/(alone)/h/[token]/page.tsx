@@ -4,6 +4,7 @@ import { HomeSheet } from '@/features/home/components/home-sheet'
 import { LinkTicks } from '@/features/home/components/tick-table'
 import { homeByToken } from '@/features/home/queries'
 import { page } from '@/features/page'
+import { LINK_SAID } from '@/features/private-link'
 
 // The address is the key: it is told to no other page, and no list of pages holds it.
 export const metadata: Metadata = {
@@ -15,11 +16,11 @@ export const metadata: Metadata = {
 export default page<{ params: Promise<{ token: string }> }>(async (ctx, { params }) => {
   const { token } = await params
   const found = homeByToken(ctx, token)
-  if (!found)
+  if ('closed' in found)
     return (
       <Stack>
-        <Title order={1}>This link has ended</Title>
-        <Text>Ask your teacher for a new one.</Text>
+        <Title order={1}>{LINK_SAID[found.closed].title}</Title>
+        <Text>{LINK_SAID[found.closed].text}</Text>
       </Stack>
     )
   return (
