@@ -1,4 +1,5 @@
 import type { NextConfig } from 'next'
+import { MOST_BYTES } from './src/edge/sizes'
 
 const config: NextConfig = {
   // The native driver must be loaded by Node, not bundled.
@@ -8,6 +9,8 @@ const config: NextConfig = {
   // A table of ten years is sent in one go.
   experimental: {
     serverActions: { bodySizeLimit: '4mb' },
+    // Without it a studio's file is cut off at 10 MB on its way in.
+    proxyClientMaxBodySize: MOST_BYTES,
     optimizePackageImports: ['@mantine/core', '@mantine/hooks', '@tabler/icons-react'],
   },
 }

@@ -13,7 +13,8 @@ const isDev = process.env.NODE_ENV === 'development'
 
 /** Before anything is routed: who asks by which name, what a page may run, and where a passed-round tablet may be. */
 export function proxy(request: NextRequest): NextResponse {
-  const refusal = refusalOf(request, hosts)
+  const { method, headers: sent } = request
+  const refusal = refusalOf({ method, headers: sent, pathname: request.nextUrl.pathname }, hosts)
   if (refusal) return said(new NextResponse(refusal.say, { status: refusal.status }))
   const { pathname, searchParams } = request.nextUrl
   const back = heldBack(pathname, request.cookies.get(PASS_COOKIE)?.value)

@@ -166,7 +166,9 @@ function isWhole(file: string): boolean {
   try {
     const raw = new Database(file, { readonly: true })
     try {
-      return raw.pragma('integrity_check', { simple: true }) === 'ok'
+      // A file of no bytes is whole to SQLite, and no studio.
+      const ours = raw.prepare("select 1 from sqlite_schema where name = 'student'").get()
+      return ours !== undefined && raw.pragma('integrity_check', { simple: true }) === 'ok'
     } finally {
       raw.close()
     }

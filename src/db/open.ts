@@ -2,7 +2,7 @@ import Database from 'better-sqlite3'
 import { sql } from 'drizzle-orm'
 import { drizzle } from 'drizzle-orm/better-sqlite3'
 import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core'
-import { chmodSync, existsSync, mkdirSync, statSync } from 'node:fs'
+import { chmodSync, existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs'
 import path from 'node:path'
 import { healthKeyFile } from './health-codec'
 import { copyAside, forgetCopiesOf } from './copies'
@@ -24,24 +24,43 @@ export function databaseFile(folder: string): string {
   return path.join(folder, FILE)
 }
 
-let shared: Db | undefined
-/** Why it could not be opened: remembered, so that the next page neither tries nor copies again. */
-let refusal: StoreRefusal | undefined
+type Opened = ReturnType<typeof openDb>
+/** What this process has open, by data folder, or why it could not be: the next page neither tries nor copies again. */
+type Shared = { readonly db: Opened } | { readonly refusal: StoreRefusal }
+// Routes may be loaded apart from each other; the process has one connection.
+const ofProcess = globalThis as typeof globalThis & { levitarShared?: Map<string, Shared> }
+const shared = (ofProcess.levitarShared ??= new Map<string, Shared>())
 
 /**
  * The process's one connection, migrated on first use.
  * @throws StoreRefusal where the file cannot be used; the same one until the process is started anew
  */
 export function sharedDb(): Db {
-  if (refusal) throw refusal
+  const folder = dataFolder()
+  const known = shared.get(folder)
+  if (known && 'refusal' in known) throw known.refusal
+  if (known) return known.db
   try {
-    shared ??= openDb(databaseFile(dataFolder()))
-    return shared
+    const db = openDb(databaseFile(folder))
+    shared.set(folder, { db })
+    return db
   } catch (error) {
     // A ground that may carry again is tried again; an update that failed is not.
-    if (error instanceof StoreRefusal && !['full', 'not-writable'].includes(error.code)) refusal = error
+    if (error instanceof StoreRefusal && !['full', 'not-writable'].includes(error.code))
+      shared.set(folder, { refusal: error })
     throw error
   }
+}
+
+/** Puts another whole database in the place of this process's, which nobody has to need any more. */
+export function replaceShared(file: string): void {
+  const folder = dataFolder()
+  const known = shared.get(folder)
+  if (known && 'db' in known) known.db.$client.close()
+  shared.delete(folder)
+  // Its log must never be read into what takes its place.
+  for (const ending of ['-wal', '-shm']) rmSync(databaseFile(folder) + ending, { force: true })
+  renameSync(file, databaseFile(folder))
 }
 
 /**

@@ -2,10 +2,12 @@ import { allowedHosts, nameOf } from './hosts'
 import { heldBack, isPassPage, passedTo } from './passed-round'
 import { contentPolicy } from './policy'
 import { refusalOf } from './refuse'
+import { MOST_BYTES, mostBytes } from './sizes'
 
 const HOSTS = allowedHosts(' Studio.Lan , ')
-const ask = (method: string, headers: Record<string, string>) =>
-  refusalOf({ method, headers: new Headers({ host: '127.0.0.1:4180', ...headers }) }, HOSTS)?.status ?? null
+const ask = (method: string, headers: Record<string, string>, pathname = '/students') =>
+  refusalOf({ method, headers: new Headers({ host: '127.0.0.1:4180', ...headers }), pathname }, HOSTS)
+    ?.status ?? null
 
 describe('a name that leads here', () => {
   it('is this machine’s own or one that was named, whatever its port and letters', () => {
@@ -76,5 +78,22 @@ describe('a tablet that is passed round', () => {
     for (const cookie of ['', '/', '//evil.test', 'https://evil.test', '/students'])
       expect(heldBack('/readiness', cookie)).toBeNull()
     expect([passedTo(page, 'health'), passedTo(page, 'x')]).toEqual([`${page}?ask=health`, page])
+  })
+})
+
+describe('how much is sent', () => {
+  const of = (bytes: number) => ({ 'content-length': String(bytes) })
+  it('is a form’s, but for the pages that take a whole studio', () => {
+    expect(ask('POST', of(4_000_000))).toBeNull()
+    expect(ask('POST', of(6_000_000))).toBe(413)
+    expect(ask('POST', of(6_000_000), '/studio-file/brought')).toBeNull()
+    expect(ask('POST', of(200_000_000), '/studio-file/brought')).toBe(413)
+    expect(ask('POST', of(400_000_000), '/studio-file/restored')).toBeNull()
+  })
+  it('is let through whole: as much as a reader of files takes, the server hands on', async () => {
+    const { MOST_ZIPPED } = await import('@/db/bundle/read')
+    const { default: config } = await import('../../next.config')
+    const most = config.experimental?.proxyClientMaxBodySize
+    expect([mostBytes('/studio-file/brought') >= MOST_ZIPPED, most]).toEqual([true, MOST_BYTES])
   })
 })

@@ -1,21 +1,26 @@
 import { nameOf } from './hosts'
+import { mostBytes } from './sizes'
 
 /** What of a request is looked at before anything is routed. */
 export type Asked = {
   readonly method: string
   readonly headers: Pick<Headers, 'get'>
+  readonly pathname: string
 }
 
 /** Why a request goes no further. */
-export type EdgeRefusal = { readonly status: 403 | 421; readonly say: string }
+export type EdgeRefusal = { readonly status: 403 | 413 | 421; readonly say: string }
 
 const READS: readonly string[] = ['GET', 'HEAD']
 
 /**
  * Refuses what no page of this app sends: another name for this machine (a rebound one, finding 7), a write that comes from
- * elsewhere, and anything but a plain visit from another site.
+ * elsewhere or is larger than its page takes, and anything but a plain visit from another site.
  */
-export function refusalOf({ method, headers }: Asked, hosts: ReadonlySet<string>): EdgeRefusal | null {
+export function refusalOf(
+  { method, headers, pathname }: Asked,
+  hosts: ReadonlySet<string>,
+): EdgeRefusal | null {
   const host = headers.get('host')
   if (!hosts.has(nameOf(host)))
     return {
@@ -27,6 +32,8 @@ export function refusalOf({ method, headers }: Asked, hosts: ReadonlySet<string>
   if (site !== 'same-origin' && site !== 'none' && !isVisit)
     return { status: 403, say: 'That came from another site.' }
   if (READS.includes(method)) return null
+  if (Number(headers.get('content-length') ?? 0) > mostBytes(pathname))
+    return { status: 413, say: 'That is more than is taken here.' }
   const origin = headers.get('origin')
   if (origin !== null && hostOf(origin) !== host?.toLowerCase())
     return { status: 403, say: 'That came from another site.' }

@@ -105,6 +105,7 @@ export const PAGES: readonly (readonly [path: string, level: Level])[] = [
   ['/studio/api', 'owner'],
   ['/studio-file/taken', 'owner'],
   ['/studio-file/brought', 'owner'],
+  ['/studio-file/restored', 'owner'],
 ]
 
 /** What a path asks for; one that no line names asks for the most. */

@@ -1,0 +1,84 @@
+'use client'
+
+import { Button, FileInput, Stack, Text, Title } from '@mantine/core'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { count } from '@/core/words/number'
+import { FormProblem } from '@/ui/form-problem'
+import type { Answer } from '../../answer'
+
+/** A backup put back where nobody is yet, as after a lost machine. */
+export function RestoreBackup() {
+  const router = useRouter()
+  const [file, setFile] = useState<File | null>(null)
+  const [busy, setBusy] = useState(false)
+  const [answer, setAnswer] = useState<Answer<{ erased: number }> | null>(null)
+  const restore = async (): Promise<void> => {
+    if (!file) return
+    setBusy(true)
+    setAnswer(await restoredFrom(file))
+    setBusy(false)
+  }
+  return (
+    <section className="card" aria-label="Put a backup back">
+      <Stack gap="sm" align="flex-start">
+        <Title order={2} fz="lg">
+          Put a backup back
+        </Title>
+        {answer?.ok ? (
+          <>
+            <Text role="status" fw={600}>
+              Restored.{' '}
+              {answer.value.erased === 0
+                ? 'Nobody had to be erased again.'
+                : `${count(answer.value.erased, 'person', 'people')} erased again.`}
+            </Text>
+            <Text>
+              Sign-ins are those of the backup. The health notes open once their key is typed from its printed
+              sheet, under House rules.
+            </Text>
+            <Button
+              onClick={() => {
+                // Every page kept here is of the empty studio.
+                router.refresh()
+                router.push('/')
+              }}
+            >
+              Go to Today
+            </Button>
+          </>
+        ) : (
+          <>
+            <Text>
+              A file of the folder “backups”, whole as it is: people, classes, sign-ins and trail. Whoever was
+              erased here since is erased from it again.
+            </Text>
+            <FileInput label="A backup" accept=".sqlite" w={320} value={file} onChange={setFile} />
+            <FormProblem message={answer?.problems[0]?.message} />
+            <Button loading={busy} disabled={file === null} onClick={() => void restore()}>
+              Put it back
+            </Button>
+          </>
+        )}
+      </Stack>
+    </section>
+  )
+}
+
+async function restoredFrom(file: File): Promise<Answer<{ erased: number }>> {
+  try {
+    const answer = await fetch('/studio-file/restored', {
+      method: 'POST',
+      headers: { 'content-type': 'application/octet-stream' },
+      body: file,
+    })
+    return (await answer.json()) as Answer<{ erased: number }>
+  } catch {
+    return {
+      ok: false,
+      problems: [
+        { path: '', message: 'The server did not answer. Nothing was stored; try again when it is back.' },
+      ],
+    }
+  }
+}
