@@ -1,3 +1,5 @@
+import Database from 'better-sqlite3'
+import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { App, listening } from './app'
@@ -188,6 +190,40 @@ test('the whole studio taken out, and brought into an empty one', async ({ page 
     await expect(into.getByRole('status')).toContainText(/\d+ records brought in\./)
     await page.goto(`${fresh.address}/students`)
     await expect(page.getByRole('link', { name: 'Wren Haskett' }).first()).toBeVisible()
+  } finally {
+    await fresh.end()
+  }
+})
+
+test('a backup of a large studio put back where nobody is, and the same people there', async ({ page }) => {
+  const kept = spawnSync('npx', ['tsx', 'cli/keep.ts', 'backup'], {
+    env: { ...process.env, LEVITAR_DATA: app.data },
+    encoding: 'utf8',
+  })
+  const file = kept.stdout.replace(/^Kept as /, '').trim()
+  // As large as ten years make it: more than a server usually hands on.
+  const raw = new Database(file)
+  raw.exec('create table years (what blob)')
+  raw.prepare('insert into years values (randomblob(?))').run(14_000_000)
+  raw.close()
+  const fresh = await App.start({ demo: false })
+  try {
+    await page.goto(`${fresh.address}/studio/files`)
+    await listening(page)
+    const back = page.getByRole('region', { name: 'Put a backup back' })
+    await back
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'x.sqlite', mimeType: 'application/octet-stream', buffer: Buffer.from('no') })
+    await back.getByRole('button', { name: 'Put it back' }).click()
+    await expect(back).toContainText('That file is no whole backup of a studio.')
+    await back.locator('input[type=file]').setInputFiles(file)
+    await back.getByRole('button', { name: 'Put it back' }).click()
+    await expect(back.getByRole('status')).toContainText('Restored. Nobody had to be erased again.')
+    await back.getByRole('button', { name: 'Go to Today' }).click()
+    await page.getByRole('link', { name: 'Students' }).first().click()
+    await expect(page.getByRole('link', { name: 'Wren Haskett' }).first()).toBeVisible()
+    await page.goto(`${fresh.address}/studio/files`)
+    await expect(page.getByRole('region', { name: 'Put a backup back' })).toHaveCount(0)
   } finally {
     await fresh.end()
   }
