@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
+import { shippedPractice } from '../src/core/practice/library'
 import { reaches, PAGES, type Asker } from '../src/core/access/roles'
 import { App, listening } from './app'
 
@@ -41,6 +42,9 @@ async function addAccount(page: Page, name: string, may: string): Promise<void> 
 
 const sessionOf = async (page: Page): Promise<string> =>
   (await page.context().cookies()).find((c) => c.name === 'levitar.sign-in')?.value ?? ''
+
+/** Pages of one kind that a crawl reads. */
+const OF_A_KIND = 4
 
 /** The mark of each role’s sign-in, filled as the journeys go. */
 const marks: Partial<Record<Asker, string>> = { nobody: '' }
@@ -156,6 +160,81 @@ test('what each page opens to each role is what the list of roles says', async (
         wrong.push(`${path} for ${role} names somebody`)
     }
   expect(wrong).toEqual([])
+})
+
+test('a crawl of all that others reach finds no word of health, and nobody who is not theirs to see', async ({
+  page,
+}) => {
+  const asOwner = { name: 'levitar.sign-in', value: marks.owner ?? '', url: app.address }
+  await page.context().addCookies([asOwner])
+  // A word that is nowhere but in a sealed report.
+  await page.goto(`${app.address}/studio/incidents/new`)
+  await listening(page)
+  await page.getByRole('combobox', { name: 'What kind' }).click()
+  await page.getByRole('option', { name: /Fall on the head/ }).click()
+  await page.getByRole('textbox', { name: 'What happened' }).fill('Came down: kestrelword.')
+  await page.getByRole('textbox', { name: 'What was done' }).fill('Kept still: kestrelword.')
+  await page.getByRole('button', { name: 'Keep the report' }).click()
+  await expect(page.getByRole('heading', { name: 'The report is kept' })).toBeVisible()
+  // What is kept of somebody's health, where no page of the practice says it of nobody. Tonight's questions are at the
+  // door for everybody, and how somebody may be touched is for whoever stands beside them.
+  const { intake, cautions, ...rest } = shippedPractice()
+  const practice = JSON.stringify(rest).toLowerCase()
+  const asNobody = (word: string): boolean =>
+    word.length < 7 || practice.includes(word) || word === 'ask each time'
+  const answers = intake
+    .filter((q) => q.asked === 'first')
+    .flatMap((q) => q.options.map((o) => o.label.toLowerCase()))
+    .filter((word) => !asNobody(word))
+  const changes = cautions
+    .flatMap((c) => (c.change ? [c.change.words.toLowerCase()] : []))
+    .filter((word) => !asNobody(word))
+  expect([answers.length > 30, changes.length > 5]).toEqual([true, true])
+  const crawl = async (from: readonly string[], cookie: string): Promise<Map<string, string>> => {
+    const pages = new Map<string, string>()
+    const alike = new Map<string, number>()
+    const queue = [...from]
+    for (let path = queue.shift(); path !== undefined; path = queue.shift()) {
+      // A few of each kind: people and classes beyond them are drawn by the same page.
+      const kind = path.replaceAll(/[0-9a-f-]{36}/g, '*').replace(/=[^&]*/g, '=')
+      if (pages.has(path) || (alike.get(kind) ?? 0) >= OF_A_KIND) continue
+      alike.set(kind, (alike.get(kind) ?? 0) + 1)
+      const answer = await fetch(app.address + path, { headers: { accept: 'text/html', cookie } })
+      const html = await answer.text()
+      pages.set(path, html)
+      for (const [, href = ''] of html.matchAll(/href="(\/[^"#]*)"/g)) {
+        const next = href.replaceAll('&amp;', '&')
+        // The practice, and the printed questions, are of nobody.
+        if (!/^\/(_next|library|icon|manifest|students\/card|pass\/)|\/live$/.test(next)) queue.push(next)
+      }
+    }
+    return pages
+  }
+  const telling = (pages: Map<string, string>, of: readonly string[]): string[] =>
+    [...pages].flatMap(([path, html]) => {
+      const text = html.toLowerCase()
+      return ['kestrelword', ...of].filter((word) => text.includes(word)).map((word) => `${path}: ${word}`)
+    })
+  const mark = (role: Asker): string => `levitar.sign-in=${marks[role] ?? ''}`
+  const START = ['/', '/teach', '/readiness', '/plans', '/students', '/progress', '/studio']
+  const owner = await crawl(START, `${mark('owner')}; levitar.private=1`)
+  expect([owner.size > 40, telling(owner, [...answers, ...changes])]).toEqual([true, []])
+  // An assistant sees what is left out or changed tonight, in words; never an answer or a report.
+  const assistant = await crawl(START, mark('assistant'))
+  expect([assistant.size > 15, telling(assistant, answers)]).toEqual([true, []])
+  const device = await crawl(START, mark('device'))
+  expect([device.size > 4, telling(device, answers)]).toEqual([true, []])
+  // A tablet that is passed round: its page and nothing else, whatever is asked for.
+  const html = [...owner.values()].join(' ')
+  const classes = [...new Set([...html.matchAll(/\/plans\/([0-9a-f-]{36})/g)].map((m) => m[1] ?? ''))]
+  const [own = '', other = ''] = classes
+  const held = `${mark('owner')}; levitar.private=1; levitar.pass=/pass/${own}`
+  for (const path of [...START, `/pass/${other}`, `/teach/${own}`]) {
+    const answer = await fetch(app.address + path, { headers: { accept: 'text/html', cookie: held } })
+    expect([path, new URL(answer.url).pathname]).toEqual([path, `/pass/${own}`])
+    const text = await answer.text()
+    expect(text).not.toContain('kestrelword')
+  }
 })
 
 test('every action asks who sends it, before it looks at what was sent', async () => {

@@ -17,7 +17,8 @@ export function isPassPage(path: string): boolean {
 export function heldBack(path: string, cookie: string | undefined): string | null {
   if (cookie === undefined) return null
   const [page = '', ask = ''] = cookie.split('?')
-  if (!isPassPage(page) || isPassPage(path) || SERVED.test(path)) return null
+  // Another class’s page names other people: the tablet stays with its own.
+  if (!isPassPage(page) || path === page || SERVED.test(path)) return null
   return ask === '' ? page : `${page}?${ask}`
 }
 
