@@ -123,7 +123,7 @@ it('the words looked for are there where nothing is hidden', async () => {
   expect(telling).toEqual(
     expect.arrayContaining([
       ...['doorData', 'limitsView', 'healthView', 'incidentView', 'planView', 'personReadiness'],
-      ...['benchDetails', 'teachData', 'changesOf', 'board'],
+      ...['benchDetails', 'teachData', 'board'],
     ]),
   )
 })

@@ -35,6 +35,7 @@ import { offerTapsOf } from '@/db/offers'
 import { findStudent } from '@/db/students'
 import { anyBody, bodyOfStudent } from '../body'
 import type { Context } from '../context'
+import { remembered } from '../desk/remember'
 import { BOARD } from '../desk/families'
 import { judgeOf, type Judge } from '../desk/judge'
 import { stillOf } from '../desk/still'
@@ -97,6 +98,10 @@ const MOST_BEFORE = 3
 
 /** What somebody's weeks say: the ladder over time, measures, load. */
 export function personProgress(ctx: Context, id: string, family: Family): PersonProgress | null {
+  return remembered(ctx, `weeks of ${id} ${family}`, () => makeProgress(ctx, id, family))
+}
+
+function makeProgress(ctx: Context, id: string, family: Family): PersonProgress | null {
   const { scope, practice, clock, studio } = ctx
   const { today } = clock
   const student = findStudent(scope, id)

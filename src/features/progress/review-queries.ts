@@ -15,6 +15,7 @@ import { lastFactDays, resultsSince } from '@/db/evidence'
 import { planOf } from '@/db/plans'
 import { listNames } from '@/db/students'
 import type { Context } from '../context'
+import { remembered } from '../desk/remember'
 import { judgeOf } from '../desk/judge'
 import { standings } from '../desk/standing'
 import { stillOf } from '../desk/still'
@@ -50,6 +51,11 @@ const CLASSES_READ = 12
  * @param members of one group alone; null for the whole studio
  */
 export function studioReview(ctx: Context, members: ReadonlySet<string> | null = null): Review {
+  const of = members === null ? 'everybody' : [...members].toSorted().join(' ')
+  return remembered(ctx, `review ${of}`, () => makeReview(ctx, members))
+}
+
+function makeReview(ctx: Context, members: ReadonlySet<string> | null): Review {
   const { scope, clock, privacy } = ctx
   const { today } = clock
   const names = new Map(

@@ -21,6 +21,7 @@ import { classFile, decisionsFor, familyOf, judgeOfClass, makePlan } from '../de
 import { expectedLine } from '../desk/headcount'
 import type { Judge } from '../desk/judge'
 import { peopleOf } from '../desk/people'
+import { remembered } from '../desk/remember'
 
 /** A sentence that wants settling, where that is done, and the word on its button. */
 export type Settle = { readonly text: string; readonly href: string; readonly do: string }
@@ -50,6 +51,10 @@ export type TodayData =
 
 /** The first screen: tonight's room, what needs settling, the one next thing. */
 export function todayData(ctx: Context): TodayData {
+  return remembered(ctx, 'today', () => makeToday(ctx))
+}
+
+function makeToday(ctx: Context): TodayData {
   const { scope, clock, studio, health } = ctx
   const people = listNames(scope)
   const keyLost = health.code === 'ok' ? '' : KEY_LOST[health.code]
