@@ -280,7 +280,7 @@ describe('the trail', () => {
     const { tell } = await import('../tell')
     const ctx = await screen()
     tell(ctx, { what: 'answers-read', studentId: id })
-    expect(app.queries.trailOf(ctx, id).map((l) => l.text)).toEqual(['nobody signed in read health answers'])
+    expect(app.queries.trailOf(ctx, id).map((l) => l.text)).toEqual(['this machine read health answers'])
     const { eraseStudent } = await import('@/db/erase')
     eraseStudent(ctx.scope, ctx.health.key, id, 'nobody')
     expect(app.queries.trailOf(ctx, id)).toEqual([])

@@ -21,6 +21,7 @@ import { findStudent } from '@/db/students'
 import type { Spans } from '@/core/body/spans'
 import { spansOfStudent } from '../body'
 import type { Context } from '../context'
+import { remembered } from '../desk/remember'
 import { viewDecision, type DecisionView } from '../desk/decision-view'
 import { BOARD } from '../desk/families'
 import { judgeOf, type Judge } from '../desk/judge'
@@ -116,7 +117,11 @@ export type PersonAsked = {
 const ENTRIES_SHOWN = 30
 
 /** Everything the page of one person shows: their own facts and health, and nobody else's. */
-export function personReadiness(
+export function personReadiness(ctx: Context, id: string, asked: PersonAsked): PersonReadiness | null {
+  return remembered(ctx, `person ${id} ${JSON.stringify(asked)}`, () => makePerson(ctx, id, asked))
+}
+
+function makePerson(
   ctx: Context,
   id: string,
   { family, withTurnings, withAll, step }: PersonAsked,

@@ -18,6 +18,7 @@ import { findClass, nextClass } from '@/db/classes'
 import { studentsByIds, type StudentRecord } from '@/db/students'
 import { spansOfStudent } from '../body'
 import type { Context } from '../context'
+import { remembered } from '../desk/remember'
 import { decisionsFor, judgeOfClass } from '../desk/class-file'
 import { BOARD } from '../desk/families'
 import type { Judge } from '../desk/judge'
@@ -71,6 +72,10 @@ export type RoundData = {
 
 /** A round for one class: what would settle most in eight minutes, who does it, what was recorded today. */
 export function roundData(ctx: Context, classId: string): RoundData | null {
+  return remembered(ctx, `round ${classId}`, () => makeRound(ctx, classId))
+}
+
+function makeRound(ctx: Context, classId: string): RoundData | null {
   const { scope, practice } = ctx
   const record = findClass(scope, classId)
   if (!record) return null
