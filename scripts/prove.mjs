@@ -1,4 +1,4 @@
-// `-- --bundle`: the studio of ten years out, in and out again. `-- --server`: kills, fuzz, fault schedules and two studios behind nginx, on the built server. Otherwise long validations: the properties over many more cases, simulated students, and the benches. Prints a dated summary for docs/.
+// `-- --bundle`: the studio of ten years out, in and out again. `-- --server`: kills, fuzz, fault schedules, two studios behind nginx and eight hours of use, on the built server. Otherwise long validations: the properties over many more cases, simulated students, and the benches. Prints a dated summary for docs/.
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -14,10 +14,11 @@ if (process.argv.includes('--server')) {
     env: { FAULT_SCHEDULES: '10' },
   })
   const fronted = await run('node', ['scripts/behind-nginx.mjs'])
+  const hours = await run('node', ['scripts/hours.mjs'])
   console.log(
-    `${machineDay()}: kills ${killed ? 'hold' : 'FAIL'}, fuzz ${fuzzed ? 'holds' : 'FAILS'}, 200 fault schedules ${core ? 'hold' : 'FAIL'}, 10 in the browser ${screens ? 'hold' : 'FAIL'}, behind nginx ${fronted ? 'holds' : 'FAILS'}`,
+    `${machineDay()}: kills ${killed ? 'hold' : 'FAIL'}, fuzz ${fuzzed ? 'holds' : 'FAILS'}, 200 fault schedules ${core ? 'hold' : 'FAIL'}, 10 in the browser ${screens ? 'hold' : 'FAIL'}, behind nginx ${fronted ? 'holds' : 'FAILS'}, eight hours ${hours ? 'hold' : 'FAIL'}`,
   )
-  process.exit(killed && fuzzed && core && screens && fronted ? 0 : 1)
+  process.exit(killed && fuzzed && core && screens && fronted && hours ? 0 : 1)
 }
 if (process.argv.includes('--bundle')) {
   const folder = mkdtempSync(path.join(tmpdir(), 'levitar-years-'))

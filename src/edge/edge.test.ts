@@ -69,6 +69,8 @@ describe('a tablet that is passed round', () => {
       '/factsheet',
       '/studio-file/taken',
       '/pass/../students',
+      // Another class's page names other people.
+      '/pass/019cd91e-cc55-7ca7-946b-00000000beef',
     ])
       expect(heldBack(path, page)).toBe(page)
     expect(heldBack('/students', `${page}?ask=health`)).toBe(`${page}?ask=health`)
