@@ -2,8 +2,7 @@ import type { Day } from '../day'
 import { HOME_NEVER, HOME_STOP } from '../words/home'
 
 /** One thing of a week at home, as it is read. */
-export type HomeFileItem = {
-  readonly drill: string
+export type HomeLine = {
   readonly name: string
   readonly dose: string
   readonly do: string
@@ -20,7 +19,7 @@ export function writeHomeFile(sheet: {
   readonly made: Day
   readonly minutes: number
   readonly days: readonly Day[]
-  readonly items: readonly HomeFileItem[]
+  readonly items: readonly (HomeLine & { readonly drill: string })[]
   readonly instead: readonly string[]
 }): string {
   const { made, minutes, days, items, instead } = sheet

@@ -1,14 +1,9 @@
 import type { Picture } from '../figure/picture'
 import { HOME_LEFT_OUT, HOME_NEVER, HOME_NEW, HOME_STOP } from '../words/home'
+import type { HomeLine } from './home-file'
 import type { SheetDrawing, SheetPart } from './sheet-svg'
 
-type Item = {
-  readonly name: string
-  readonly dose: string
-  readonly do: string
-  readonly lookFor: string
-  readonly side: string
-  readonly numbers: string
+type Item = HomeLine & {
   readonly isNew: boolean
   readonly closed: boolean
   readonly picture: Picture | null

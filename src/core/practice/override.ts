@@ -139,9 +139,9 @@ function beginFields(setupId: string): OverrideField[] {
   return (findSetup(setupId)?.options ?? []).flatMap((option): OverrideField[] => {
     const { key, usual, usualFrom, usualTo, choices } = option
     const [min, max] = [usualFrom ?? option.min, usualTo ?? option.max]
-    // A knee or an arch is bent for the shape that day; what is built has a length, a choice or a usual span.
-    const isBuilt = option.unit === 'cm' || choices !== undefined || usualFrom !== undefined
-    if (!isBuilt || typeof usual === 'function' || min >= max || isOfAWay(setupId, key)) return []
+    // Only what the practice gives a usual span, or words to pick from: a hand's height without one is somebody's load.
+    const isOffered = choices !== undefined || (usualFrom !== undefined && usualTo !== undefined)
+    if (!isOffered || typeof usual === 'function' || min >= max || isOfAWay(setupId, key)) return []
     const field = { key: `${BEGIN}.${key}`, kind: 'number' as const, practice: usual, min, max }
     return [choices ? { ...field, choices } : { ...field, unit: UNITS[option.unit] ?? '' }]
   })

@@ -2,14 +2,15 @@ import { existsSync, mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { demoWorld } from '@/core/simulate/demo'
-import { backUp, rememberErased } from '@/db/backup'
+import { backUp } from '@/db/backup'
 import { keyOf } from '@/db/health-key'
 import { databaseFile, dataFolder, openDb } from '@/db/open'
 import { HOME } from '@/db/scope'
 import { seedDemo } from '@/db/seed'
 import { listNames } from '@/db/students'
 import { trailLines } from '@/db/trail'
-import { ownData, screen } from '@/testing/actions'
+import { ownData, refusedAt, screen, value } from '@/testing/actions'
+import { listErased } from './restore-actions'
 import { backupIn } from './restore-requests'
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
@@ -48,7 +49,10 @@ it('a backup is put back where nobody is: whole, less whoever was erased since, 
   expect(await names()).toEqual([])
   expect(existsSync(path.join(dataFolder(), 'restoring'))).toBe(false)
   const gone = world.students[2]!
-  rememberErased(dataFolder(), gone.id)
+  // The list came along from the lost machine.
+  expect(refusedAt(await listErased({ text: 'no ids' }))).toEqual([''])
+  expect(value(await listErased({ text: `${gone.id}\n` }))).toEqual({ listed: 1 })
+  expect(value(await listErased({ text: gone.id }))).toEqual({ listed: 0 })
   expect(await (await send(file)).json()).toEqual({ ok: true, value: { erased: 1 } })
   expect((await names()).sort()).toEqual(
     world.students
@@ -64,4 +68,5 @@ it('a backup is put back where nobody is: whole, less whoever was erased since, 
     name: 'This machine',
   })
   expect(await told(await send(file))).toMatch(/Somebody is here already/)
+  expect(refusedAt(await listErased({ text: gone.id }))).toEqual([''])
 })

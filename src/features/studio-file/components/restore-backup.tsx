@@ -6,6 +6,7 @@ import { useState } from 'react'
 import { count } from '@/core/words/number'
 import { FormProblem } from '@/ui/form-problem'
 import type { Answer } from '../../answer'
+import { listErased } from '../restore-actions'
 
 /** A backup put back where nobody is yet, as after a lost machine. */
 export function RestoreBackup() {
@@ -13,10 +14,12 @@ export function RestoreBackup() {
   const [file, setFile] = useState<File | null>(null)
   const [busy, setBusy] = useState(false)
   const [answer, setAnswer] = useState<Answer<{ erased: number }> | null>(null)
+  const [erased, setErased] = useState<File | null>(null)
   const restore = async (): Promise<void> => {
     if (!file) return
     setBusy(true)
-    setAnswer(await restoredFrom(file))
+    const listed = erased ? await listErased({ text: await erased.text() }).catch(() => UNREACHED) : null
+    setAnswer(listed && !listed.ok ? listed : await restoredFrom(file))
     setBusy(false)
   }
   return (
@@ -54,6 +57,15 @@ export function RestoreBackup() {
               erased here since is erased from it again.
             </Text>
             <FileInput label="A backup" accept=".sqlite" w={320} value={file} onChange={setFile} />
+            <FileInput
+              label="Who was erased since, where there is a list"
+              description="“erased-ids.txt” of the lost machine: it names nobody"
+              accept=".txt"
+              w={320}
+              clearable
+              value={erased}
+              onChange={setErased}
+            />
             <FormProblem message={answer?.problems[0]?.message} />
             <Button loading={busy} disabled={file === null} onClick={() => void restore()}>
               Put it back
@@ -65,6 +77,13 @@ export function RestoreBackup() {
   )
 }
 
+const UNREACHED = {
+  ok: false as const,
+  problems: [
+    { path: '', message: 'The server did not answer. Nothing was stored; try again when it is back.' },
+  ],
+}
+
 async function restoredFrom(file: File): Promise<Answer<{ erased: number }>> {
   try {
     const answer = await fetch('/studio-file/restored', {
@@ -74,11 +93,6 @@ async function restoredFrom(file: File): Promise<Answer<{ erased: number }>> {
     })
     return (await answer.json()) as Answer<{ erased: number }>
   } catch {
-    return {
-      ok: false,
-      problems: [
-        { path: '', message: 'The server did not answer. Nothing was stored; try again when it is back.' },
-      ],
-    }
+    return UNREACHED
   }
 }
