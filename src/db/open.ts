@@ -147,3 +147,10 @@ export function forgetCopies(folder = dataFolder()): number {
 export function schemaVersion(db: Db): number {
   return db.get<{ n: number }>(sql`select count(*) n from __drizzle_migrations`).n
 }
+
+/** Another one after every write, this process's or another's: what was read before it may be different now. */
+export function writesSeen(db: Db): string {
+  const own = db.get<{ n: number }>(sql`select total_changes() n`).n
+  const others = db.get<{ data_version: number }>(sql`PRAGMA data_version`).data_version
+  return `${own} ${others}`
+}

@@ -1,6 +1,5 @@
 import 'server-only'
-import { sql } from 'drizzle-orm'
-import type { Db } from '@/db/open'
+import { writesSeen } from '@/db/open'
 import type { Context } from '../context'
 
 /** Answers that are kept at once: the few pages that many look at, and the people who were looked at last. */
@@ -9,13 +8,6 @@ const MOST = 60
 type Kept = { readonly stamp: string; readonly value: unknown }
 // Newest last. Routes may be loaded apart from each other; each remembers for itself, by the same stamp.
 const kept = new Map<string, Kept>()
-
-/** Counts up with every write, this process's or another's: what was read before it may be another now. */
-function stampOf(db: Db): string {
-  const own = db.get<{ n: number }>(sql`select total_changes() n`).n
-  const others = db.get<{ data_version: number }>(sql`PRAGMA data_version`).data_version
-  return `${own} ${others}`
-}
 
 /**
  * An answer that takes long to work out, kept until anything is written. It is one screen's: whoever sees less, or works
@@ -26,7 +18,7 @@ export function remembered<T>(ctx: Context, name: string, make: () => T): T {
   const { scope, clock, privacy, actor, health, studio } = ctx
   const who = [privacy.hidden, privacy.notesOpen, actor.role, health.code, scope.studioId]
   const key = JSON.stringify([name, clock.today, process.env.LEVITAR_DATA, studio.units, ...who])
-  const stamp = stampOf(scope.db)
+  const stamp = writesSeen(scope.db)
   const known = kept.get(key)
   kept.delete(key)
   const value = known?.stamp === stamp ? (known.value as T) : make()
