@@ -1,3 +1,4 @@
+import { Group } from '@mantine/core'
 import { SHEET_FOOT } from '@/core/words/floor-check'
 import { Apart } from '@/ui/apart'
 import { Figure } from '@/ui/figure/figure'
@@ -19,8 +20,10 @@ export function Sheet({ plan }: { plan: PlanView }) {
             {plan.aim} · {plan.dayLabel}, {plan.startTime} · {plan.minutes} min · fetch {plan.pull}
           </p>
         </div>
-        <PlanFiles classId={plan.id} name={`${plan.title}, ${plan.dayLabel}`} />
-        <PrintButton />
+        <Group gap="sm">
+          <PlanFiles classId={plan.id} name={`${plan.title}, ${plan.dayLabel}`} />
+          <PrintButton />
+        </Group>
       </header>
       <section>
         <h2>What happens when</h2>
