@@ -211,12 +211,19 @@ test('a backup of a large studio put back where nobody is, and the same people t
     await page.goto(`${fresh.address}/studio/files`)
     await listening(page)
     const back = page.getByRole('region', { name: 'Put a backup back' })
-    await back
-      .locator('input[type=file]')
-      .setInputFiles({ name: 'x.sqlite', mimeType: 'application/octet-stream', buffer: Buffer.from('no') })
+    const [backup, list] = [back.locator('input[type=file]').first(), back.locator('input[type=file]').last()]
+    await backup.setInputFiles({
+      name: 'x.sqlite',
+      mimeType: 'application/octet-stream',
+      buffer: Buffer.from('no'),
+    })
     await back.getByRole('button', { name: 'Put it back' }).click()
     await expect(back).toContainText('That file is no whole backup of a studio.')
-    await back.locator('input[type=file]').setInputFiles(file)
+    await list.setInputFiles({ name: 'x.txt', mimeType: 'text/plain', buffer: Buffer.from('nobody') })
+    await back.getByRole('button', { name: 'Put it back' }).click()
+    await expect(back).toContainText('That is no list of who was erased')
+    await list.setInputFiles({ name: 'x.txt', mimeType: 'text/plain', buffer: Buffer.from('\n') })
+    await backup.setInputFiles(file)
     await back.getByRole('button', { name: 'Put it back' }).click()
     await expect(back.getByRole('status')).toContainText('Restored. Nobody had to be erased again.')
     await back.getByRole('button', { name: 'Go to Today' }).click()
