@@ -107,6 +107,31 @@ describe('a step of a studio’s own', () => {
     ])
   })
 
+  it('a grave fault there counts as one where it is built on, even on a try that was called clean', () => {
+    const base = practice.stages.find((s) =>
+      s.faults.some(
+        (id) => findById(practice.faults, id).severity === 3 && findById(practice.faults, id).own,
+      ),
+    )!
+    const grave = base.faults.find((id) => {
+      const fault = findById(practice.faults, id)
+      return fault.severity === 3 && fault.own
+    })!
+    const made = laid(step(base.id))
+    const held = [...ready(), ...[9, 7, 5, 3].map((ago) => did(base.id, ago))]
+    const at = (stageId: string) =>
+      decide(
+        made,
+        base.family,
+        's',
+        evidence(...held, did(stageId, 1, { faults: [grave] })),
+        NO_LIMITS,
+        TODAY,
+      )
+    expect(at(base.id).reasons.map((r) => r.code)).toContain('own-fault-severe')
+    expect(at(`${base.id}-own-1a2`).reasons.map((r) => r.code)).toContain('own-fault-severe')
+  })
+
   it('is open to whoever holds its base and nobody else, closed with it, and gone once it rests', () => {
     fc.assert(
       fc.property(

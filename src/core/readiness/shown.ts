@@ -3,7 +3,6 @@ import { leastSeconds } from '../practice/dose'
 import type { Library } from '../practice/library'
 import type { Stage } from '../practice/schema'
 import type { Attempt, Evidence } from './evidence'
-import { isCleanWork } from './favourable'
 import { resultsFromTries } from './from-tries'
 import { clearanceAsShown } from './proportion'
 import { severityOf } from './severity'
@@ -39,11 +38,12 @@ export function asShown(practice: Library, evidence: Evidence, asOf: Day): Evide
 
 /**
  * What is clean at an own step proves nothing on the ladder, since no check stands for it; a fault or a fall there tells
- * against what it is built on, as the same shape would.
+ * against what it is built on, as the same shape would, and shows nothing for it, whatever the try was called.
  */
 function onLadder(stages: ReadonlyMap<string, Stage>, attempt: Attempt): Attempt[] {
   const like = stages.get(attempt.stageId)?.like
   if (like === undefined) return [attempt]
-  const tells = attempt.faults.length > 0 || !attempt.exitControlled
-  return tells && !isCleanWork(attempt) ? [{ ...attempt, stageId: like }] : []
+  if (attempt.faults.length === 0 && attempt.exitControlled) return []
+  const outcome = attempt.outcome === 'clean' ? 'not-yet' : attempt.outcome
+  return [{ ...attempt, stageId: like, outcome }]
 }

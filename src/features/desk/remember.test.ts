@@ -36,3 +36,19 @@ it('keeps an answer until anything is written, by this process or another, and t
   process.env.LEVITAR_NOW = '2026-03-11T17:00:00Z'
   expect(await read()).toBe(7)
 })
+
+it('another database in the place of this one is asked anew, however few its writes', async () => {
+  const { remembered } = await import('./remember')
+  const { backUp, restore } = await import('@/db/backup')
+  const { databaseFile, dataFolder, replaceShared } = await import('@/db/open')
+  const nobody = (): string => '00000000-0000-7000-8000-000000000000'
+  const first = await backUp(dataFolder(), Date.parse(`${DAY}T12:00:00Z`))
+  const put = async (where: string) => {
+    const folder = `${dataFolder()}/${where}`
+    expect(restore(first, folder, nobody)).toMatchObject({ ok: true })
+    replaceShared(databaseFile(folder))
+    return remembered(await screen(), 'whose', () => where)
+  }
+  // Both have seen as many writes through their connection: none.
+  expect([await put('one'), await put('two')]).toEqual(['one', 'two'])
+})

@@ -7,7 +7,7 @@ import type { Family, ReadinessCheck, Stage } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
 import { foldEvidence, type Attempt, type Evidence } from '@/core/readiness/evidence'
 import { likelyFaults } from '@/core/readiness/likely-faults'
-import { besideThem, ladderOf } from '@/core/readiness/ladder'
+import { ladderOf } from '@/core/readiness/ladder'
 import { leavesFloor } from '@/core/readiness/gate'
 import { mayAnswer, needsLook } from '@/core/readiness/offers'
 import { turningPoints, type Turning } from '@/core/readiness/replay'
@@ -139,7 +139,8 @@ function makePerson(
   const { observations: current, attempts } = folded
   const ladder = ladderOf(practice, family).stages
   const steps = new Set(ladder.map((s) => s.id))
-  const inLadder = new Set([...steps, ...besideThem(practice, steps).map((s) => s.id)])
+  // What was done at an own step is told here even when it is not used any more.
+  const inLadder = new Set(practice.stages.flatMap((s) => (steps.has(s.like ?? s.id) ? [s.id] : [])))
   const decision = decisionOf(family)
   const now = new Set(current.map((o) => o.id))
   const replaced = new Set(evidence.observations.flatMap((o) => (now.has(o.id) ? [] : [o.id])))
