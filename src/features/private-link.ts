@@ -1,18 +1,9 @@
 import 'server-only'
+import type { LinkClosed } from '@/core/words/private-link'
 import { guessed, waitBeforeGuess } from './guesses'
 import { hashOf } from './token'
 
 const DOOR = 'private links'
-
-/** Said for a link that opens nothing, and while too many of those were tried. */
-export const LINK_SAID = {
-  ended: { title: 'This link has ended', text: 'Ask whoever gave it to you for a new one.' },
-  wait: {
-    title: 'Not just now',
-    text: 'Too many wrong links were tried in a row. Wait a few minutes, then open yours once more.',
-  },
-} as const
-export type LinkClosed = keyof typeof LINK_SAID
 
 /**
  * What a private link opens. It is looked up before any wait, so that whoever guesses holds up nobody; a wrong one makes

@@ -1,4 +1,5 @@
 import 'server-only'
+import type { LinkClosed } from '@/core/words/private-link'
 import { isWork, type Doing, type PlanBlock } from '@/core/classes/plan'
 import { formatDay } from '@/core/day'
 import { findEntry } from '@/core/library/entries'
@@ -19,7 +20,7 @@ import type { Judge } from '../desk/judge'
 import { closedTonight } from '../desk/limit-words'
 import { peopleOf } from '../desk/people'
 import { screeningState } from '../desk/screening'
-import { openLink, type LinkClosed } from '../private-link'
+import { openLink } from '../private-link'
 
 /** What one person does in a block, in a line. */
 export type CoverDoing = {

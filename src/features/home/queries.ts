@@ -1,4 +1,5 @@
 import 'server-only'
+import type { LinkClosed } from '@/core/words/private-link'
 import { formatDay, shortDay, type Day } from '@/core/day'
 import type { Picture } from '@/core/figure/picture'
 import { pictureFor } from '@/core/figure/picture-of'
@@ -16,7 +17,7 @@ import { anyBody, bodyOfStudent } from '../body'
 import type { Context } from '../context'
 import { ownNumbers } from '../desk/hand-numbers'
 import { homeGround } from './sheet'
-import { openLink, type LinkClosed } from '../private-link'
+import { openLink } from '../private-link'
 
 export type HomeItemView = {
   id: string

@@ -2,6 +2,7 @@ import 'server-only'
 import type { SheetDrawing, SheetPart } from '@/core/formats/sheet-svg'
 import { SHEET_FOOT } from '@/core/words/floor-check'
 import type { BlockView, PlanView } from './plan-queries'
+import { doingLine, waveLines } from './sheet-lines'
 
 /** The class's sheet as it is drawn into a file: what happens when, then who does what with own numbers. */
 export function planSheet(plan: PlanView): SheetDrawing {
@@ -23,20 +24,13 @@ export function planSheet(plan: PlanView): SheetDrawing {
 
 /** One block of the hour in words, line by line. */
 function linesOf(block: BlockView): string[] {
-  const first = block.waves > 1 ? block.turns.filter((t) => t.set === 1) : []
   return [
     ...block.items.flatMap(({ line, apart }) => [line, ...apart]),
     ...block.lanes.map(
       (lane) =>
         `${lane.label}: ${lane.people.map((d) => d.name).join(', ')}${lane.cue === '' ? '' : ` – ${lane.cue}`}`,
     ),
-    ...first.map((turn) => {
-      const up = turn.up.map(
-        ({ place, name, helper }) =>
-          `${place === '' ? '' : `${place} `}${name}${helper === '' ? '' : ` with ${helper}`}`,
-      )
-      return `Wave ${turn.wave}: ${up.join(' · ')}`
-    }),
+    ...waveLines(block).map(({ wave, text }) => `Wave ${wave}: ${text}`),
   ]
 }
 
@@ -51,15 +45,10 @@ function lineOf(block: BlockView): SheetPart {
 function rowOf(block: BlockView, studentId: string): SheetPart[] {
   const doing = block.doings.find((d) => d.studentId === studentId)
   if (!doing) return []
-  const where = [block.waves > 1 ? `wave ${doing.wave}` : '', doing.place].filter((t) => t !== '').join(', ')
-  const numbers = block.kind === 'train' ? '' : doing.numbers
   return [
     {
       ...{ kind: 'row', picture: doing.picture, name: `${block.word}: ${doing.what}` },
-      lines: [
-        [where, doing.dose, doing.props, numbers].filter((t) => t !== '').join(' · '),
-        ...(doing.changed === '' ? [] : [doing.changed]),
-      ],
+      lines: [doingLine(block, doing), ...(doing.changed === '' ? [] : [doing.changed])],
     },
   ]
 }

@@ -5,6 +5,7 @@ import { Figure } from '@/ui/figure/figure'
 import { PrintButton } from '@/ui/print-button'
 import type { DoingView } from '../doing-view'
 import type { BlockView, PlanView } from '../plan-queries'
+import { doingLine, waveLines } from '../sheet-lines'
 import { PlanFiles } from './plan-files'
 import classes from './sheet.module.css'
 
@@ -54,12 +55,7 @@ export function Sheet({ plan }: { plan: PlanView }) {
               <tr key={studentId}>
                 <th scope="row">{name}</th>
                 {works.map((b) => (
-                  <Cell
-                    key={b.purpose}
-                    doing={b.doings.find((d) => d.studentId === studentId)}
-                    waves={b.waves}
-                    numbered={b.kind !== 'train'}
-                  />
+                  <Cell key={b.purpose} block={b} doing={b.doings.find((d) => d.studentId === studentId)} />
                 ))}
                 <td className={classes.blank} />
               </tr>
@@ -73,7 +69,6 @@ export function Sheet({ plan }: { plan: PlanView }) {
 }
 
 function Line({ block }: { block: BlockView }) {
-  const first = block.waves > 1 ? block.turns.filter((t) => t.set === 1) : []
   return (
     <tr>
       <th scope="row">{block.at}</th>
@@ -93,15 +88,9 @@ function Line({ block }: { block: BlockView }) {
             {lane.cue === '' ? '' : ` – ${lane.cue}`}
           </div>
         ))}
-        {first.map((turn) => (
-          <div key={turn.wave}>
-            Wave {turn.wave}:{' '}
-            {turn.up
-              .map(
-                ({ place, name, helper }) =>
-                  `${place === '' ? '' : `${place} `}${name}${helper === '' ? '' : ` with ${helper}`}`,
-              )
-              .join(' · ')}
+        {waveLines(block).map(({ wave, text }) => (
+          <div key={wave}>
+            Wave {wave}: {text}
           </div>
         ))}
       </td>
@@ -109,18 +98,8 @@ function Line({ block }: { block: BlockView }) {
   )
 }
 
-/** Own numbers stand where hands are placed for a shape; drills of strength use the same again. */
-function Cell({
-  doing,
-  waves,
-  numbered,
-}: {
-  doing: DoingView | undefined
-  waves: number
-  numbered: boolean
-}) {
+function Cell({ block, doing }: { block: BlockView; doing: DoingView | undefined }) {
   if (!doing) return <td />
-  const where = [waves > 1 ? `wave ${doing.wave}` : '', doing.place].filter((t) => t !== '').join(', ')
   return (
     <td>
       {doing.picture ? (
@@ -130,7 +109,7 @@ function Cell({
       ) : null}
       <div>{doing.what}</div>
       <small>
-        {[where, doing.dose, doing.props, numbered ? doing.numbers : ''].filter((t) => t !== '').join(' · ')}
+        {doingLine(block, doing)}
         <strong> {doing.changed}</strong>
       </small>
     </td>

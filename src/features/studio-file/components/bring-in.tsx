@@ -6,6 +6,7 @@ import { useState } from 'react'
 import { count } from '@/core/words/number'
 import { FormProblem } from '@/ui/form-problem'
 import type { Answer, Problem } from '../../answer'
+import { sendFile } from '../send-file'
 
 type Taken = { rows: number; health: boolean }
 
@@ -74,19 +75,9 @@ export function BringIn({ isEmpty }: { isEmpty: boolean }) {
   )
 }
 
-async function bringIn(file: File, passphrase: string): Promise<Answer<Taken>> {
+function bringIn(file: File, passphrase: string): Promise<Answer<Taken>> {
   const form = new FormData()
   form.set('file', file)
   form.set('passphrase', passphrase)
-  try {
-    const answer = await fetch('/studio-file/brought', { method: 'POST', body: form })
-    return (await answer.json()) as Answer<Taken>
-  } catch {
-    return {
-      ok: false,
-      problems: [
-        { path: '', message: 'The server did not answer. Nothing was stored; try again when it is back.' },
-      ],
-    }
-  }
+  return sendFile('/studio-file/brought', form)
 }

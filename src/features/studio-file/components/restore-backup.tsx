@@ -7,6 +7,7 @@ import { count } from '@/core/words/number'
 import { FormProblem } from '@/ui/form-problem'
 import type { Answer } from '../../answer'
 import { listErased } from '../restore-actions'
+import { sendFile, UNREACHED } from '../send-file'
 
 /** A backup put back where nobody is yet, as after a lost machine. */
 export function RestoreBackup() {
@@ -19,7 +20,9 @@ export function RestoreBackup() {
     if (!file) return
     setBusy(true)
     const listed = erased ? await listErased({ text: await erased.text() }).catch(() => UNREACHED) : null
-    setAnswer(listed && !listed.ok ? listed : await restoredFrom(file))
+    setAnswer(
+      listed && !listed.ok ? listed : await sendFile<{ erased: number }>('/studio-file/restored', file),
+    )
     setBusy(false)
   }
   return (
@@ -75,24 +78,4 @@ export function RestoreBackup() {
       </Stack>
     </section>
   )
-}
-
-const UNREACHED = {
-  ok: false as const,
-  problems: [
-    { path: '', message: 'The server did not answer. Nothing was stored; try again when it is back.' },
-  ],
-}
-
-async function restoredFrom(file: File): Promise<Answer<{ erased: number }>> {
-  try {
-    const answer = await fetch('/studio-file/restored', {
-      method: 'POST',
-      headers: { 'content-type': 'application/octet-stream' },
-      body: file,
-    })
-    return (await answer.json()) as Answer<{ erased: number }>
-  } catch {
-    return UNREACHED
-  }
 }

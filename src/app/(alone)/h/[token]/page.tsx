@@ -3,8 +3,8 @@ import type { Metadata } from 'next'
 import { HomeSheet } from '@/features/home/components/home-sheet'
 import { LinkTicks } from '@/features/home/components/tick-table'
 import { homeByToken } from '@/features/home/queries'
+import { LinkIsClosed } from '@/features/link-closed'
 import { page } from '@/features/page'
-import { LINK_SAID } from '@/features/private-link'
 
 // The address is the key: it is told to no other page, and no list of pages holds it.
 export const metadata: Metadata = {
@@ -16,13 +16,7 @@ export const metadata: Metadata = {
 export default page<{ params: Promise<{ token: string }> }>(async (ctx, { params }) => {
   const { token } = await params
   const found = homeByToken(ctx, token)
-  if ('closed' in found)
-    return (
-      <Stack>
-        <Title order={1}>{LINK_SAID[found.closed].title}</Title>
-        <Text>{LINK_SAID[found.closed].text}</Text>
-      </Stack>
-    )
+  if ('closed' in found) return <LinkIsClosed closed={found.closed} />
   return (
     <Stack maw={720} mx="auto">
       <Title order={1} fz={28}>
