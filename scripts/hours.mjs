@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import Database from 'better-sqlite3'
 import { v7 } from 'uuid'
+import { noteTaps, sendFacts } from './floor-taps.mjs'
 import { ensureBuilt, freePort, machineDay, options, run, startServer } from './lib.mjs'
 
 const given = options(process.argv.slice(2))
@@ -29,23 +30,13 @@ const PAGES = [
   ...['/teach', `/teach/${classId}/door`, `/readiness/round/${classId}`, '/studio/cupboard'],
   ...people.flatMap((id) => [`/readiness/${id}`, `/students/${id}`, `/progress/${id}`]),
 ]
-const deviceId = v7()
-let seq = 0
+const next = noteTaps(v7(), DAY)
+let taps = 0
 let failed = 0
 const tap = async () => {
-  seq += 1
-  const ms = Date.parse(`${DAY}T17:00:00Z`) + seq
-  const fact = {
-    ...{ id: v7(), deviceId, deviceSeq: seq, day: DAY, kind: 'note', studentId: null, classId: null },
-    hlc: `${ms.toString(36).padStart(9, '0')}-0000-${deviceId}`,
-    text: `tap ${seq}`,
-  }
-  const answer = await fetch(`${address}/facts`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ facts: [fact] }),
-  })
-  if ((await answer.json()).answers?.[0]?.state !== 'stored') failed += 1
+  taps += 1
+  const [answer] = await sendFacts(address, [next()])
+  if (answer?.state !== 'stored') failed += 1
 }
 const page = async (n) => {
   const answer = await fetch(address + PAGES[n % PAGES.length])
@@ -94,6 +85,6 @@ rmSync(data, { recursive: true, force: true })
 const [first, last] = [after[0], after.at(-1)]
 const grew = Object.entries(GROWTH).filter(([what, most]) => last[what] - first[what] > most)
 console.log(
-  `${machineDay()}: ${HOURS} hours, ${HOURS * AN_HOUR.pages} pages, ${seq} taps, ${HOURS * AN_HOUR.boards} boards; ${failed} failed; ${grew.length === 0 ? 'nothing grows' : `GROWS: ${grew.map(([what]) => what).join(', ')}`}`,
+  `${machineDay()}: ${HOURS} hours, ${HOURS * AN_HOUR.pages} pages, ${taps} taps, ${HOURS * AN_HOUR.boards} boards; ${failed} failed; ${grew.length === 0 ? 'nothing grows' : `GROWS: ${grew.map(([what]) => what).join(', ')}`}`,
 )
 process.exit(failed === 0 && grew.length === 0 ? 0 : 1)

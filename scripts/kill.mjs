@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { v7 } from 'uuid'
+import { noteTaps, sendFacts } from './floor-taps.mjs'
 import { ensureBuilt, freePort, options, run, startServer } from './lib.mjs'
 
 const given = options(process.argv.slice(2))
@@ -20,17 +21,7 @@ const random = () => {
   seed = (Math.imul(seed, 1_664_525) + 1_013_904_223) >>> 0
   return seed / 2 ** 32
 }
-const deviceId = v7()
-let deviceSeq = 0
-const fact = () => {
-  deviceSeq += 1
-  const ms = Date.parse(`${DAY}T17:00:00Z`) + deviceSeq
-  return {
-    ...{ id: v7(), deviceId, deviceSeq, day: DAY, kind: 'note', studentId: null, classId: null },
-    hlc: `${ms.toString(36).padStart(9, '0')}-0000-${deviceId}`,
-    text: `note ${deviceSeq}`,
-  }
-}
+const fact = noteTaps(v7(), DAY)
 
 const confirmed = new Set()
 const sent = new Set()
@@ -43,12 +34,7 @@ for (let kill = 0; kill < KILLS; kill += 1) {
       const facts = Array.from({ length: 1 + Math.floor(random() * 5) }, fact)
       for (const { id } of facts) sent.add(id)
       try {
-        const answer = await fetch(`${address}/facts`, {
-          method: 'POST',
-          headers: { 'content-type': 'application/json' },
-          body: JSON.stringify({ facts }),
-        })
-        for (const { id, state, why } of (await answer.json()).answers) {
+        for (const { id, state, why } of await sendFacts(address, facts)) {
           if (state === 'stored' || state === 'known') confirmed.add(id)
           else bad.push(`${state} ${why ?? ''}`)
         }

@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readFileSync, statSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { v7 } from 'uuid'
+import { noteTaps, sendFacts } from './floor-taps.mjs'
 import { ensureBuilt, freePort, machineDay, ROOT, startServer } from './lib.mjs'
 
 const DAY = '2026-03-10'
@@ -11,8 +12,7 @@ const THINK_MS = 5000
 const SECONDS = 60
 /** A timer of 20 ms that comes so much later was held up by the machine, ms. */
 const STOOD_MS = 150
-const deviceId = v7()
-let deviceSeq = 0
+const tap = noteTaps(v7(), DAY)
 const folder = path.join(os.tmpdir(), 'levitar-ten-years')
 const tsx = (file, ...args) => spawnSync('npx', ['tsx', file, ...args], { cwd: ROOT, encoding: 'utf8' })
 
@@ -78,7 +78,7 @@ try {
     const writers = Array.from({ length: think > 0 ? 2 : 0 }, async () => {
       while (Date.now() < until) {
         await new Promise((resolve) => setTimeout(resolve, Math.random() * 2 * THINK_MS))
-        await write(address)
+        await sendFacts(address, [tap()])
       }
     })
     await Promise.all([
@@ -116,23 +116,6 @@ function residentMB(pid) {
   return Math.round(
     Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024,
   )
-}
-
-/** One tap of a floor screen. */
-async function write(address) {
-  deviceSeq += 1
-  const ms = Date.parse(`${DAY}T17:00:00Z`) + deviceSeq
-  const fact = {
-    ...{ id: v7(), deviceId, deviceSeq, day: DAY, kind: 'note', studentId: null, classId: null },
-    hlc: `${ms.toString(36).padStart(9, '0')}-0000-${deviceId}`,
-    text: `note ${deviceSeq}`,
-  }
-  const answer = await fetch(`${address}/facts`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ facts: [fact] }),
-  })
-  if (!answer.ok) throw new Error(`a tap was answered ${answer.status}`)
 }
 
 function spread(runs) {

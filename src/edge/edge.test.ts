@@ -92,6 +92,15 @@ describe('how much is sent', () => {
     expect(ask('POST', of(200_000_000), '/studio-file/brought')).toBe(413)
     expect(ask('POST', of(400_000_000), '/studio-file/restored')).toBeNull()
   })
+  it('is told first, but for those pages', () => {
+    const chunked = { 'transfer-encoding': 'chunked' }
+    expect([ask('POST', chunked), ask('POST', chunked, '/facts'), ask('GET', chunked)]).toEqual([
+      411,
+      411,
+      null,
+    ])
+    expect(ask('POST', chunked, '/studio-file/restored')).toBeNull()
+  })
   it('is let through whole: as much as a reader of files takes, the server hands on', async () => {
     const { MOST_ZIPPED } = await import('@/db/bundle/read')
     const { default: config } = await import('../../next.config')

@@ -1,5 +1,5 @@
 import { nameOf } from './hosts'
-import { mostBytes } from './sizes'
+import { mostBytes, takesLarge } from './sizes'
 
 /** What of a request is looked at before anything is routed. */
 export type Asked = {
@@ -9,7 +9,7 @@ export type Asked = {
 }
 
 /** Why a request goes no further. */
-export type EdgeRefusal = { readonly status: 403 | 413 | 421; readonly say: string }
+export type EdgeRefusal = { readonly status: 403 | 411 | 413 | 421; readonly say: string }
 
 const READS: readonly string[] = ['GET', 'HEAD']
 
@@ -34,6 +34,9 @@ export function refusalOf(
   if (READS.includes(method)) return null
   if (Number(headers.get('content-length') ?? 0) > mostBytes(pathname))
     return { status: 413, say: 'That is more than is taken here.' }
+  // What does not say how long it is would be taken up to the most that any page takes.
+  if (headers.get('transfer-encoding') !== null && !takesLarge(pathname))
+    return { status: 411, say: 'Say first how long it is.' }
   const origin = headers.get('origin')
   if (origin !== null && hostOf(origin) !== host?.toLowerCase())
     return { status: 403, say: 'That came from another site.' }

@@ -12,5 +12,10 @@ export function mostBytes(pathname: string): number {
   return LARGE[pathname] ?? USUAL
 }
 
+/** Whether a path takes so much that it may come without its length told first. */
+export function takesLarge(pathname: string): boolean {
+  return pathname in LARGE
+}
+
 /** The most that any path takes: what is before the app must let so much through. */
 export const MOST_BYTES = Math.max(USUAL, ...Object.values(LARGE))
