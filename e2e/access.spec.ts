@@ -1,8 +1,8 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { shippedPractice } from '../src/core/practice/library'
 import { reaches, PAGES, type Asker } from '../src/core/access/roles'
 import { App, listening } from './app'
+import { crawl, healthWords, wordsFound } from './crawl'
 
 // What the first makes the others use.
 test.describe.configure({ mode: 'serial' })
@@ -42,9 +42,6 @@ async function addAccount(page: Page, name: string, may: string): Promise<void> 
 
 const sessionOf = async (page: Page): Promise<string> =>
   (await page.context().cookies()).find((c) => c.name === 'levitar.sign-in')?.value ?? ''
-
-/** Pages of one kind that a crawl reads. */
-const OF_A_KIND = 2
 
 /** The mark of each role’s sign-in, filled as the journeys go. */
 const marks: Partial<Record<Asker, string>> = { nobody: '' }
@@ -176,53 +173,18 @@ test('a crawl of all that others reach finds no word of health, and nobody who i
   await page.getByRole('textbox', { name: 'What was done' }).fill('Kept still: kestrelword.')
   await page.getByRole('button', { name: 'Keep the report' }).click()
   await expect(page.getByRole('heading', { name: 'The report is kept' })).toBeVisible()
-  // What is kept of somebody's health, where no page of the practice says it of nobody. Tonight's questions are at the
-  // door for everybody, and how somebody may be touched is for whoever stands beside them.
-  const { intake, cautions, ...rest } = shippedPractice()
-  const practice = JSON.stringify(rest).toLowerCase()
-  const asNobody = (word: string): boolean =>
-    word.length < 7 || practice.includes(word) || word === 'ask each time'
-  const answers = intake
-    .filter((q) => q.asked === 'first')
-    .flatMap((q) => q.options.map((o) => o.label.toLowerCase()))
-    .filter((word) => !asNobody(word))
-  const changes = cautions
-    .flatMap((c) => (c.change ? [c.change.words.toLowerCase()] : []))
-    .filter((word) => !asNobody(word))
+  const { answers, changes } = healthWords()
   expect([answers.length > 30, changes.length > 5]).toEqual([true, true])
-  const crawl = async (from: readonly string[], cookie: string): Promise<Map<string, string>> => {
-    const pages = new Map<string, string>()
-    const alike = new Map<string, number>()
-    const queue = [...from]
-    for (let path = queue.shift(); path !== undefined; path = queue.shift()) {
-      // A few of each kind: people and classes beyond them are drawn by the same page.
-      const kind = path.replaceAll(/[0-9a-f-]{36}/g, '*').replace(/=[^&]*/g, '=')
-      if (pages.has(path) || (alike.get(kind) ?? 0) >= OF_A_KIND) continue
-      alike.set(kind, (alike.get(kind) ?? 0) + 1)
-      const answer = await fetch(app.address + path, { headers: { accept: 'text/html', cookie } })
-      const html = await answer.text()
-      pages.set(path, html)
-      for (const [, href = ''] of html.matchAll(/href="(\/[^"#]*)"/g)) {
-        const next = href.replaceAll('&amp;', '&')
-        // The practice, and the printed questions, are of nobody.
-        if (!/^\/(_next|library|icon|manifest|students\/card|pass\/)|\/live$/.test(next)) queue.push(next)
-      }
-    }
-    return pages
-  }
   const telling = (pages: Map<string, string>, of: readonly string[]): string[] =>
-    [...pages].flatMap(([path, html]) => {
-      const text = html.toLowerCase()
-      return ['kestrelword', ...of].filter((word) => text.includes(word)).map((word) => `${path}: ${word}`)
-    })
+    wordsFound(pages, ['kestrelword', ...of])
   const mark = (role: Asker): string => `levitar.sign-in=${marks[role] ?? ''}`
   const START = ['/', '/teach', '/readiness', '/plans', '/students', '/progress', '/studio']
-  const owner = await crawl(START, `${mark('owner')}; levitar.private=1`)
+  const owner = await crawl(app.address, START, `${mark('owner')}; levitar.private=1`)
   expect([owner.size > 30, telling(owner, [...answers, ...changes])]).toEqual([true, []])
   // An assistant sees what is left out or changed tonight, in words; never an answer or a report.
-  const assistant = await crawl(START, mark('assistant'))
+  const assistant = await crawl(app.address, START, mark('assistant'))
   expect([assistant.size > 10, telling(assistant, answers)]).toEqual([true, []])
-  const device = await crawl(START, mark('device'))
+  const device = await crawl(app.address, START, mark('device'))
   expect([device.size > 4, telling(device, answers)]).toEqual([true, []])
   // A tablet that is passed round: its page and nothing else, whatever is asked for.
   const html = [...owner.values()].join(' ')

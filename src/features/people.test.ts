@@ -247,27 +247,6 @@ describe('erasing somebody', () => {
         expect([file, word, bytes.includes(word)]).toEqual([file, word, false])
     }
   })
-  it('what a class decided says that a limit acted, and the database not which one', async () => {
-    const { decisionsOf } = await import('@/db/decisions')
-    const classId = v7()
-    value(
-      await app.plans.createClass({
-        ...{ id: classId, title: 'Everybody', day: DAY, startTime: '21:00', minutes: '60', bays: 2 },
-        ...{ aim: { kind: 'practice', families: ['HD'] }, groupId: null, planId: v7() },
-        roster: world.students.map((s) => s.id).filter((id) => id !== idOf('Jonty Abara')),
-      }),
-    )
-    const event = { kind: 'class-event' as const, classId, atMs: 1_000, blockIndex: 0 }
-    value(await app.facts.recordFact({ ...stamp(), ...event, event: 'started' }))
-    value(await app.facts.recordFact({ ...stamp(), ...event, event: 'ended' }))
-    const limited = decisionsOf(shown().scope, classId)
-      .flatMap(({ before, after }) => [...before.reasons, ...after.reasons])
-      .flatMap((reason) => (reason.code === 'limited' ? [reason] : []))
-    expect(limited.length).toBeGreaterThan(0)
-    expect(limited.flatMap((reason) => reason.because)).toEqual([])
-    const told = JSON.stringify(app.teachingQueries.changesOf(shown(), classId))
-    expect(told).toMatch(/A limit of that day (barred|left|changed|asked)/)
-  })
   it('forgetting health answers marks what was decided with them', async () => {
     value(await open())
     const ended = app.teachingQueries.endedClasses(shown(), null).classes
