@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import type { Override } from '../practice/override'
 import { describePracticeFile } from '../words/own-practice'
-import { MOST_PRACTICE_CHARS, readPracticeFile, writePracticeFile } from './practice-file'
+import { laidOver, MOST_PRACTICE_CHARS, readPracticeFile, writePracticeFile } from './practice-file'
 
 const DAY = '2026-03-10'
 const ENTRIES: Override[] = [
@@ -18,6 +18,15 @@ it('is read back as it was, and the same practice is the same file', () => {
     fields: Object.fromEntries(Object.entries(o.fields).toReversed()),
   }))
   expect(writePracticeFile(turned, DAY)).toBe(FILE)
+})
+
+it('laid over a studio, is the file’s where it speaks and the studio’s where it does not, and again changes nothing', () => {
+  const kept: Override = { kind: 'check', id: 'CK-hollow', fields: { name: 'Boat hold' } }
+  const other: Override = { ...ENTRIES[0]!, fields: { cue: 'Long neck.' } }
+  const first = laidOver([kept, other, ENTRIES[1]!], ENTRIES)
+  expect([first.fresh, first.known]).toEqual([[ENTRIES[0]], 1])
+  expect(new Set(first.all)).toEqual(new Set([kept, ...ENTRIES]))
+  expect(laidOver(first.all, ENTRIES)).toMatchObject({ fresh: [], known: 2 })
 })
 
 it('refuses what is no such file, each with its sentence', () => {

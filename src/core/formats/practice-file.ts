@@ -38,7 +38,7 @@ export function writePracticeFile(overrides: readonly Override[], made: Day): st
     .map(({ kind, id, fields }) => ({
       kind,
       id,
-      fields: Object.fromEntries(Object.entries(fields).toSorted(([a], [b]) => (a < b ? -1 : 1))),
+      fields: inOrder(fields),
     }))
     .toSorted((a, b) => (`${a.kind} ${a.id}` < `${b.kind} ${b.id}` ? -1 : 1))
   return `${JSON.stringify({ format: FORMAT, version: VERSION, made, entries }, null, 2)}\n`
@@ -64,4 +64,27 @@ export function readPracticeFile(text: string): Result<readonly Override[], Prac
     seen.add(`${kind} ${id}`)
   }
   return ok(read.data.entries)
+}
+
+/**
+ * What stands in a studio once a file is laid over it: entry by entry the file's, and what it does not speak of as it was.
+ * @returns all that would count, what of the file differs from what stands, and how much of it stands so already
+ */
+export function laidOver(
+  standing: readonly Override[],
+  brought: readonly Override[],
+): { readonly all: readonly Override[]; readonly fresh: readonly Override[]; readonly known: number } {
+  const keyOf = ({ kind, id }: Override): string => `${kind} ${id}`
+  const now = new Map(standing.map((o) => [keyOf(o), JSON.stringify(inOrder(o.fields))]))
+  const spoken = new Set(brought.map(keyOf))
+  const fresh = brought.filter((o) => now.get(keyOf(o)) !== JSON.stringify(inOrder(o.fields)))
+  return {
+    all: [...standing.filter((o) => !spoken.has(keyOf(o))), ...brought],
+    fresh,
+    known: brought.length - fresh.length,
+  }
+}
+
+function inOrder(fields: Override['fields']): Override['fields'] {
+  return Object.fromEntries(Object.entries(fields).toSorted(([a], [b]) => (a < b ? -1 : 1)))
 }

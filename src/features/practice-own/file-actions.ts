@@ -3,8 +3,13 @@
 import { v7 } from 'uuid'
 import { z } from 'zod'
 import { findEntry } from '@/core/library/entries'
-import { MOST_PRACTICE_CHARS, readPracticeFile, writePracticeFile } from '@/core/formats/practice-file'
-import { withOverrides, type Override } from '@/core/practice/override'
+import {
+  laidOver,
+  MOST_PRACTICE_CHARS,
+  readPracticeFile,
+  writePracticeFile,
+} from '@/core/formats/practice-file'
+import { withOverrides } from '@/core/practice/override'
 import { describeOverrideRefusal, describePracticeFile } from '@/core/words/own-practice'
 import { activeOverrides, addOverride } from '@/db/overrides'
 import { action } from '../action'
@@ -66,34 +71,17 @@ export const keepPracticeFile = action(
   { trail: { what: 'practice-changed' } },
 )
 
-type Fitting = {
-  /** What differs from how it stands here. */
-  readonly fresh: readonly Override[]
-  readonly known: number
-  /** Everything that would count then. */
-  readonly all: readonly Override[]
-}
-
 /** A file held against the whole practice and against what this studio has already. */
-function fitting(ctx: Context, text: string): Answer<Fitting> {
+function fitting(ctx: Context, text: string): Answer<ReturnType<typeof laidOver>> {
   const read = readPracticeFile(text)
   if (!read.ok) return problem(describePracticeFile(read.refusal))
-  const now = activeOverrides(ctx.scope)
-  const keyOf = ({ kind, id }: Override): string => `${kind} ${id}`
-  const brought = new Map(read.value.map((o) => [keyOf(o), o]))
-  const standing = new Map(now.map((o) => [keyOf(o), JSON.stringify(sorted(o.fields))]))
-  const fresh = read.value.filter((o) => standing.get(keyOf(o)) !== JSON.stringify(sorted(o.fields)))
-  const all = [...now.filter((o) => !brought.has(keyOf(o))), ...read.value]
-  const laid = withOverrides(all)
-  if (laid.ok) return done({ fresh, known: read.value.length - fresh.length, all })
+  const over = laidOver(activeOverrides(ctx.scope), read.value)
+  const laid = withOverrides(over.all)
+  if (laid.ok) return done(over)
   return {
     ok: false,
     problems: laid.refusal
       .slice(0, MOST_TOLD)
       .map((why) => ({ path: '', message: describeOverrideRefusal(ctx.practice, why) })),
   }
-}
-
-function sorted(fields: Override['fields']): [string, string | number][] {
-  return Object.entries(fields).toSorted(([a], [b]) => (a < b ? -1 : 1))
 }

@@ -74,9 +74,7 @@ export function PracticeIn() {
                 <List.Item key={line}>{line}</List.Item>
               ))}
             </List>
-            {read.known > 0 ? (
-              <Text>{count(read.known, 'entry', 'entries')} stand here so already.</Text>
-            ) : null}
+            {read.known > 0 ? <Text>So already here: {count(read.known, 'entry', 'entries')}.</Text> : null}
             <Preview preview={read} />
             <Button loading={keeping.busy} disabled={read.entries.length === 0} onClick={() => void keep()}>
               Keep it for this studio
