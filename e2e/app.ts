@@ -128,3 +128,8 @@ export async function listening(page: Page): Promise<void> {
     return button !== undefined && Object.keys(button).some((key) => key.startsWith('__reactProps'))
   })
 }
+
+/** Waits until nothing that was tapped here is still on its way. */
+export async function allSent(page: Page): Promise<void> {
+  await expect(page.locator('[data-waiting]')).toHaveAttribute('data-waiting', '0', { timeout: 40_000 })
+}

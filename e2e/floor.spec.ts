@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import Database from 'better-sqlite3'
 import path from 'node:path'
-import { App, toBlock } from './app'
+import { App, allSent, toBlock } from './app'
 
 let app: App
 test.beforeAll(async () => {
@@ -58,9 +58,10 @@ test('two floor screens, a killed server and reloads: each tap is stored once, o
     await expect(teach.getByRole('region', { name: 'Ines Calder' })).not.toContainText('1 try')
     await expect(teach.getByRole('timer')).toBeVisible()
     await round.getByRole('button', { name: 'Start everybody' }).click()
-    await round.getByRole('button', { name: 'Hand up' }).first().click()
-    await round.getByRole('button', { name: 'Hand up' }).first().click()
-    await expect(round.getByText('2 of 10 recorded')).toBeVisible()
+    for (const done of [1, 2]) {
+      await round.getByRole('button', { name: 'Hand up' }).first().click()
+      await expect(round.getByText(`${done} of 10 recorded`)).toBeVisible()
+    }
     await expect(round.getByText('5 taps are kept on this device')).toBeVisible()
     await round.reload()
     await expect(round.getByText(/2 of 10 recorded/)).toBeVisible()
@@ -82,8 +83,8 @@ test('two floor screens, a killed server and reloads: each tap is stored once, o
       .run()
     raw.close()
     await app.up()
-    await expect(teach.getByText(/kept on this device and will/)).toHaveCount(0, { timeout: 20_000 })
-    await expect(round.getByText(/kept on this device and will/)).toHaveCount(0)
+    await allSent(teach)
+    await allSent(round)
     const refused = teach.getByRole('alert').filter({ hasText: 'Not recorded: Bertram Oake: clean' })
     await expect(refused).toContainText('This person is not on the list of that class.')
     await expect(

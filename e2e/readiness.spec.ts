@@ -10,6 +10,14 @@ test.afterAll(() => app.end())
 const recorded = (page: Page, n: number) =>
   expect(page.getByText(new RegExp(`^${n} of 10 recorded(?! ·)`))).toBeVisible()
 
+/** One hand after another, each once the one before is down: the next button is another lane’s. */
+async function handsUp(page: Page, counts: readonly number[]): Promise<void> {
+  for (const n of counts) {
+    await page.getByRole('button', { name: 'Hand up' }).first().click()
+    await recorded(page, n)
+  }
+}
+
 test('a hold for ten people in two half-rounds, ended by taps, two faults, one undone, a reload in the middle', async ({
   page,
 }) => {
@@ -20,8 +28,13 @@ test('a hold for ten people in two half-rounds, ended by taps, two faults, one u
   await page.getByText('Ready rounds').click()
   await page.getByRole('button', { name: 'Dolphin hold', exact: true }).last().click()
   await page.getByRole('button', { name: 'Start everybody' }).click()
-  for (let i = 0; i < 3; i += 1) await page.getByRole('button', { name: 'Hand up' }).first().click()
-  await recorded(page, 3)
+  const last = page.getByRole('button', { name: 'Hand up' }).last()
+  const height = () =>
+    last.evaluate((button) => Math.round(button.getBoundingClientRect().top + window.scrollY))
+  const before = await height()
+  await handsUp(page, [1, 2, 3])
+  // While others still hold, no button moves under the next finger.
+  expect(await height()).toBe(before)
   await page.reload()
   await recorded(page, 3)
   await expect(page.getByRole('timer')).not.toHaveText('0:00')
@@ -36,8 +49,7 @@ test('a hold for ten people in two half-rounds, ended by taps, two faults, one u
   await page.getByRole('button', { name: 'Swap: watchers do' }).click()
   await expect(page.getByText('Half 2 of 2')).toBeVisible()
   await page.getByRole('button', { name: 'Start everybody' }).click()
-  for (let i = 0; i < 5; i += 1) await page.getByRole('button', { name: 'Hand up' }).first().click()
-  await recorded(page, 9)
+  await handsUp(page, [5, 6, 7, 8, 9])
   await page.getByRole('link', { name: 'Everybody’s readiness' }).click()
   await page.getByRole('link', { name: 'Bertram Oake' }).click()
   await expect(page.getByText('10 Mar 2026').first()).toBeVisible()
@@ -162,8 +174,9 @@ test('sides, body units and levels, each in its own way; who records is asked on
   await pick('Forearm round', /^Leg lift in dolphin/)
   await page.getByRole('button', { name: 'Start everybody' }).click()
   await ines.getByRole('button', { name: 'Hand up' }).click()
-  await expect(ines.getByRole('note')).toContainText(/^left \d/)
+  await expect(ines.getByRole('button', { name: /^left \d/ })).toBeDisabled()
   await page.getByText('Right', { exact: true }).click()
+  await expect(ines.getByRole('note')).toContainText(/^left \d.*the other side makes it whole/)
   await page.getByRole('button', { name: 'Start everybody' }).click()
   await ines.getByRole('button', { name: 'Hand up' }).click()
   await expect(ines).toContainText(/left [\d.]+ s, right [\d.]+ s/)

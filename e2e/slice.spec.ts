@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { App, toBlock } from './app'
+import { App, allSent, toBlock } from './app'
 
 const NAMES = [
   'Ines Calder',
@@ -198,7 +198,7 @@ test('from pasted names to a taught class and what it changed, over a killed ser
       .click()
     await expect(page.getByText(/kept on this device/)).toBeVisible()
     await app.up()
-    await expect(page.getByText(/kept on this device/)).toHaveCount(0, { timeout: 20_000 })
+    await allSent(page)
     await page.reload()
     await expect(page.getByText(/^Fetch and build|^Up now|^Change over/)).toBeVisible()
     await toBlock(page, 'Close')

@@ -31,15 +31,17 @@ export function useRecord(): { tell: (draft: Draft, label: string) => Promise<bo
 /** Something small that outlives the page on this device, such as where a round stands. */
 export function useKept<T extends object>(name: string, fresh: T): [T, (part: Partial<T>) => void] {
   const [value, setValue] = useState(fresh)
-  const latest = useRef(fresh)
+  const start = useRef(fresh)
+  /** What was said here: it stands over what is read from the device, however late that comes. */
+  const said = useRef<Partial<T>>({})
   useEffect(() => {
     let gone = false
     void deviceDb()
       .then((db) => db.get('kept', name))
       .then((kept) => {
         if (gone || typeof kept !== 'object' || kept === null) return
-        latest.current = { ...latest.current, ...kept }
-        setValue(latest.current)
+        start.current = { ...start.current, ...kept }
+        setValue({ ...start.current, ...said.current })
       })
       .catch(() => undefined)
     return () => {
@@ -48,13 +50,13 @@ export function useKept<T extends object>(name: string, fresh: T): [T, (part: Pa
   }, [name])
   const put = useCallback(
     (part: Partial<T>) => {
-      latest.current = { ...latest.current, ...part }
-      setValue(latest.current)
-      const next = latest.current
+      said.current = { ...said.current, ...part }
+      setValue({ ...start.current, ...said.current })
       void deviceDb()
         .then(async (db) => {
           const tx = db.transaction('kept', 'readwrite', STRICT)
-          await tx.store.put(next, name)
+          const kept = (await tx.store.get(name)) as object | undefined
+          await tx.store.put({ ...start.current, ...kept, ...said.current }, name)
           await tx.done
         })
         .catch(() => undefined)

@@ -187,9 +187,10 @@ export function Shell({
           )
         })}
       </AppShell.Navbar>
-      <AppShell.Main id="content" tabIndex={-1}>
-        {floorLog}
+      {/* The page ends above what is said at the foot of the screen. */}
+      <AppShell.Main id="content" tabIndex={-1} pb="calc(var(--app-shell-padding) + 72px)">
         {children}
+        {floorLog}
       </AppShell.Main>
       {asked > 0 ? (
         <Palette entries={[...pages, ...entries]} asked={asked} onGo={(href) => router.push(href)} />

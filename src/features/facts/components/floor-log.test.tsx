@@ -74,7 +74,7 @@ const tap = (name: string) => fireEvent.click(screen.getByRole('button', { name 
 it('says what waits while the server is away, and draws the page anew once it is sent', async () => {
   render(<Floor />)
   tap('Note')
-  expect((await screen.findByRole('status')).textContent).toMatch(/^One tap is kept on this device/)
+  expect((await screen.findByRole('status', {}, SOON)).textContent).toMatch(/^One tap is kept on this device/)
   tap('Note')
   await waitFor(() => expect(screen.getByRole('status').textContent).toMatch(/^2 taps are kept/))
   expect(refresh).not.toHaveBeenCalled()
@@ -83,6 +83,22 @@ it('says what waits while the server is away, and draws the page anew once it is
   await waitFor(() => expect(screen.queryByRole('status')).toBeNull(), SOON)
   expect(sent).toHaveLength(2)
   expect(refresh).toHaveBeenCalledTimes(1)
+})
+
+it('says nothing of a tap that is on its way, so that nothing flickers at each', async () => {
+  says = { state: 'stored' }
+  const { container } = render(<Floor />)
+  const seen: (string | null)[] = []
+  const watch = new MutationObserver(() =>
+    seen.push(container.querySelector('[role=status]')?.textContent ?? null),
+  )
+  watch.observe(container, { childList: true, subtree: true, attributes: true })
+  tap('Note')
+  await waitFor(() => expect(sent).toHaveLength(1), SOON)
+  await waitFor(() => expect(container.querySelector('[data-waiting="0"]')).toBeTruthy(), SOON)
+  watch.disconnect()
+  expect(seen.length).toBeGreaterThan(0)
+  expect(seen.filter((text) => text !== null)).toEqual([])
 })
 
 it('keeps a refusal in view with its sentence until it is sent again or let go', async () => {

@@ -2,13 +2,16 @@
 
 import { Alert, Button, Group, Stack, Text } from '@mantine/core'
 import { usePathname, useRouter } from 'next/navigation'
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { pageSays } from '@/device/clock'
 import { forgetPages, keepThisPage } from '@/device/floor-pages'
 import { letGo, tryAgain } from '@/device/log'
 import { startPump } from '@/device/pump'
 import { useLog } from '@/device/use-log'
 import classes from './floor-log.module.css'
+
+/** What waits no longer than this is on its way, ms: said at each tap, it would flicker and be read by nobody. */
+const ON_ITS_WAY_MS = 2500
 
 /** Sends what was tapped, on every page, and says what still waits or was refused. */
 export function FloorLog({
@@ -36,11 +39,12 @@ export function FloorLog({
   const waiting = log.filter((entry) => entry.state === 'waiting').length
   const refused = log.filter((entry) => entry.state === 'refused')
   useRefreshOnceSent(waiting, path)
-  if (passed || (waiting === 0 && refused.length === 0)) return null
+  const late = useLate(waiting > 0)
+  if (passed) return null
   return (
-    <Stack className={classes.strip ?? ''} gap="xs">
-      {waiting > 0 ? (
-        <Text role="status">
+    <Stack className={classes.strip ?? ''} gap="xs" data-waiting={waiting}>
+      {waiting > 0 && late ? (
+        <Text role="status" className={classes.onItsWay ?? ''}>
           {waiting === 1 ? 'One tap is' : `${waiting} taps are`} kept on this device and will be sent when the
           server answers.
         </Text>
@@ -68,6 +72,20 @@ export function FloorLog({
       ))}
     </Stack>
   )
+}
+
+/** Whether something has been waiting without a break for longer than an answer takes. */
+function useLate(waits: boolean): boolean {
+  const [late, setLate] = useState(false)
+  useEffect(() => {
+    if (!waits) return
+    const timer = setTimeout(() => setLate(true), ON_ITS_WAY_MS)
+    return () => {
+      clearTimeout(timer)
+      setLate(false)
+    }
+  }, [waits])
+  return late
 }
 
 /** Screens of the floor fold the log themselves; any other page is drawn anew once the server has everything. */

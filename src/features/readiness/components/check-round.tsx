@@ -106,6 +106,7 @@ export function CheckRound({ data }: { data: RoundData }) {
             isHold={isHold}
             onTap={() => tap(i)}
             onRecord={(values, marks) => round.record(does.id, values, marks)}
+            onMark={(change) => round.mark(does.id, change)}
             onUndo={() => round.undo(does.id)}
           />
         ))}

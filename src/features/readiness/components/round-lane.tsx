@@ -24,6 +24,7 @@ type Props = {
   isHold: boolean
   onTap: () => void
   onRecord: (values: Typed, marks?: Partial<Marks>) => void
+  onMark: (change: (held: Marks) => Partial<Marks>) => void
   onUndo: () => void
 }
 
@@ -52,19 +53,25 @@ export function RoundLane(props: Props) {
           Leaves out {person.limits.join(', ')}.
         </Text>
       ) : null}
-      {result ? (
+      {result && running ? (
+        <Group className={classes.came ?? ''} justify="space-between" wrap="nowrap">
+          <Came {...props} result={result} />
+          <Button variant="default" mih={44} onClick={props.onUndo}>
+            Undo
+          </Button>
+        </Group>
+      ) : result ? (
         <Recorded {...props} result={result} />
       ) : isHold ? (
         <Button className={classes.stop ?? ''} disabled={!running || sideKept} onClick={onTap}>
-          Hand up
+          {sideKept && oneSide ? keptSide(oneSide) : 'Hand up'}
         </Button>
       ) : (
         <RoundValues check={check} person={person} onRecord={onRecord} />
       )}
-      {oneSide && !result ? (
+      {oneSide && !result && !running ? (
         <Text size="sm" role="note">
-          {oneSide.left === undefined ? `right ${oneSide.right} s` : `left ${oneSide.left} s`} kept; the other
-          side makes it whole.
+          {keptSide(oneSide)} kept; the other side makes it whole.
         </Text>
       ) : null}
       {had && !result ? (
@@ -76,22 +83,40 @@ export function RoundLane(props: Props) {
   )
 }
 
-function Recorded({ check, result, onRecord, onUndo }: Props & { result: LaneResult }) {
-  const again = (marks: Partial<Marks>): void => onRecord(result.values, marks)
+function keptSide({ left, right }: Typed): string {
+  return left === undefined ? `right ${right} s` : `left ${left} s`
+}
+
+/** The value as it stands. */
+function Came({ check, result }: { check: RoundCheck; result: LaneResult }) {
+  return (
+    <Text fz="xl" fw={650}>
+      {shownValue(check, result.values, useWording())}
+    </Text>
+  )
+}
+
+function Recorded({ check, result, onMark, onUndo }: Props & { result: LaneResult }) {
   return (
     <>
-      <Text fz="xl" fw={650}>
-        {shownValue(check, result.values, useWording())}
-      </Text>
-      <Chip.Group multiple value={[...result.faults]} onChange={(faults) => again({ faults })}>
-        <Group gap={6} role="group" aria-label="Faults seen">
-          {check.faults.map((f) => (
-            <Chip key={f.id} value={f.id} size="md" classNames={{ label: classes.chip ?? '' }}>
-              {f.name}
-            </Chip>
-          ))}
-        </Group>
-      </Chip.Group>
+      <Came check={check} result={result} />
+      <Group gap={6} role="group" aria-label="Faults seen">
+        {check.faults.map((f) => (
+          <Chip
+            key={f.id}
+            size="md"
+            classNames={{ label: classes.chip ?? '' }}
+            checked={result.faults.includes(f.id)}
+            onChange={(on) =>
+              onMark(({ faults }) => ({
+                faults: [...faults.filter((id) => id !== f.id), ...(on ? [f.id] : [])],
+              }))
+            }
+          >
+            {f.name}
+          </Chip>
+        ))}
+      </Group>
       <details>
         <summary>{helpedBy(result)}</summary>
         <Group gap={6} mt={6} role="group" aria-label="What helped">
@@ -101,7 +126,7 @@ function Recorded({ check, result, onRecord, onUndo }: Props & { result: LaneRes
               size="md"
               classNames={{ label: classes.chip ?? '' }}
               checked={result.aid === aid}
-              onChange={(on) => again({ aid: on ? aid : '' })}
+              onChange={(on) => onMark(() => ({ aid: on ? aid : '' }))}
             >
               {aid}
             </Chip>
@@ -110,7 +135,7 @@ function Recorded({ check, result, onRecord, onUndo }: Props & { result: LaneRes
             size="md"
             classNames={{ label: classes.chip ?? '' }}
             checked={result.helped}
-            onChange={(helped) => again({ helped })}
+            onChange={(helped) => onMark(() => ({ helped }))}
           >
             Hands helped
           </Chip>
@@ -118,7 +143,7 @@ function Recorded({ check, result, onRecord, onUndo }: Props & { result: LaneRes
             size="md"
             classNames={{ label: classes.chip ?? '' }}
             checked={result.spent}
-            onChange={(spent) => again({ spent })}
+            onChange={(spent) => onMark(() => ({ spent }))}
           >
             Arms spent
           </Chip>

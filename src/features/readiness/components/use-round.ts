@@ -1,8 +1,9 @@
 'use client'
 
-import { useCallback } from 'react'
+import { useCallback, useRef } from 'react'
 import { elapsedMs, type Moment } from '@/core/elapsed'
-import { roundResults, type Marks, type RoundValues } from '@/core/facts/round'
+import { roundResults, type Marks, type RoundResult, type RoundValues } from '@/core/facts/round'
+import { entries } from '@/device/log'
 import { momentNow } from '@/device/moment'
 import { useKept, useLog, useRecord } from '@/device/use-log'
 import { useWording } from '@/ui/wording'
@@ -38,24 +39,44 @@ export function useRound({ classId, suggested, checks, people }: RoundData) {
   const labelOf = (studentId: string): string =>
     `${people.find((p) => p.id === studentId)?.name ?? ''}: ${checks.find((c) => c.id === kept.checkId)?.name ?? ''}`
 
-  const record = (studentId: string, typed: RoundValues, marks: Partial<Marks> = {}): void => {
-    const earlier = here[studentId]
-    const said = { ...NO_MARKS, ...earlier, ...marks }
-    void tell(
+  /**
+   * Taps are worked off one after another, each from what the log holds once the one before is down: on a slow tablet a
+   * second chip corrects the first, and a second tap on one lane makes no second result.
+   */
+  const before = useRef<Promise<unknown>>(Promise.resolve())
+  const inTurn = (studentId: string, work: (held: RoundResult | undefined) => Promise<unknown>): void => {
+    const { checkId } = kept
+    before.current = before.current.then(() => work(roundResults(entries(), classId)[checkId]?.[studentId]))
+  }
+  const tellResult = (
+    studentId: string,
+    typed: RoundValues,
+    marks: Marks,
+    replaces: string | null,
+  ): Promise<boolean> =>
+    tell(
       {
         kind: 'observation',
-        ...{ studentId, checkId: kept.checkId, typed, units, classId, observer },
+        ...{ studentId, checkId: kept.checkId, typed, units, classId, observer, replaces },
         ...{ valid: true, watched: true, note: '' },
-        aided: said.aid !== '',
-        aid: said.aid,
-        help: said.helped ? 'touched' : 'alone',
-        arms: said.spent ? 'spent' : null,
-        faults: [...said.faults],
-        replaces: earlier?.id ?? null,
+        aided: marks.aid !== '',
+        aid: marks.aid,
+        help: marks.helped ? 'touched' : 'alone',
+        arms: marks.spent ? 'spent' : null,
+        faults: [...marks.faults],
       },
       labelOf(studentId),
     )
-  }
+  /** What a lane did, once: a second tap before the first is seen is the same hand. */
+  const record = (studentId: string, typed: RoundValues, marks: Partial<Marks> = {}): void =>
+    inTurn(studentId, async (held) => {
+      if (!held) await tellResult(studentId, typed, { ...NO_MARKS, ...marks }, null)
+    })
+  /** What was seen beside a result; told as a change to what is held by then. */
+  const mark = (studentId: string, change: (held: Marks) => Partial<Marks>): void =>
+    inTurn(studentId, async (held) => {
+      if (held) await tellResult(studentId, held.values, { ...held, ...change(held) }, held.id)
+    })
   /** One side of a sided hold; both together make the result. */
   const recordSide = (studentId: string, side: Side, value: string): void => {
     const both = { ...kept.oneSide[studentId], [side]: value }
@@ -64,14 +85,14 @@ export function useRound({ classId, suggested, checks, people }: RoundData) {
     put({ oneSide: whole ? others : { ...others, [studentId]: both } })
     if (whole) record(studentId, { left: both.left, right: both.right })
   }
-  const undo = (studentId: string): void => {
-    const earlier = here[studentId]
-    if (earlier)
-      void tell(
-        { kind: 'taken-back', of: 'observation', studentId, target: earlier.id },
-        `${labelOf(studentId)}, taken back`,
-      )
-  }
+  const undo = (studentId: string): void =>
+    inTurn(studentId, async (held) => {
+      if (held)
+        await tell(
+          { kind: 'taken-back', of: 'observation', studentId, target: held.id },
+          `${labelOf(studentId)}, taken back`,
+        )
+    })
   return {
     ...kept,
     observer,
@@ -80,6 +101,7 @@ export function useRound({ classId, suggested, checks, people }: RoundData) {
     counts: Object.fromEntries(Object.entries(results).map(([id, r]) => [id, Object.keys(r).length])),
     failed,
     record,
+    mark,
     recordSide,
     undo,
     /** Seconds since the common start, as a watcher's hand goes up. */
