@@ -55,7 +55,10 @@ test('from pasted names to a taught class and what it changed, over a killed ser
     await page.goto(`${app.address}/students`)
     await page.getByRole('link', { name: 'Ines Calder' }).click()
     await page.getByRole('textbox', { name: 'Height', exact: true }).fill(`5'6"`)
-    await page.getByRole('textbox', { name: 'Upper arm, measured' }).fill('30.5')
+    await page.getByRole('button', { name: /^Upper arm .*estimated/ }).click()
+    await page.getByRole('textbox', { name: 'Upper arm, by tape' }).fill('30.5')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('button', { name: /^Upper arm 30.5 cm, measured/ })).toBeFocused()
     await page.getByRole('button', { name: 'Time five breaths' }).click()
     for (let i = 0; i < 5; i += 1) {
       await page.waitForTimeout(500)
@@ -67,7 +70,7 @@ test('from pasted names to a taught class and what it changed, over a killed ser
     await expect(page.getByText('Saved.')).toBeVisible()
     await page.reload()
     await expect(page.getByRole('textbox', { name: 'Height', exact: true })).toHaveValue('167.5 cm')
-    await expect(page.getByRole('row', { name: /Upper arm/ })).toContainText('measured')
+    await expect(page.getByRole('button', { name: /^Upper arm 30.5 cm, measured/ })).toBeVisible()
   })
 
   await test.step('a dolphin hold by stopwatch, and a correction of it', async () => {

@@ -1,4 +1,7 @@
+import { LENGTH_RATIO, SEGMENT_NAMES } from '@/core/body/anthropometry'
 import { demoWorld } from '@/core/simulate/demo'
+import { segmentName } from '@/core/words/length'
+import { tapeFor } from '@/core/words/tape'
 import { ownData, ownDevice, seedWorld, value } from '@/testing/actions'
 import { CookieJar } from '@/testing/cookies'
 
@@ -15,6 +18,7 @@ ownData('bench', DAY)
 const load = async () => ({
   actions: await import('./setups/actions'),
   queries: await import('./setups/queries'),
+  students: await import('./students/queries'),
   context: await import('./context'),
 })
 let app: Awaited<ReturnType<typeof load>>
@@ -86,5 +90,40 @@ describe('the bench', () => {
       { setup, height: '180', with: '{"a":"b"}' },
     ])
       expect(app.queries.cardData(here(), broken)).toBeNull()
+  })
+})
+
+describe('what a tape would settle', () => {
+  const measuring = (name: string) => {
+    const student = app.students.studentLists(here()).current.find((s) => s.name === name)
+    if (!student) throw new Error(name)
+    return {
+      ...{ student, asked: app.students.measuring(here(), student).worth },
+      listed: (measured = student.measured) =>
+        app.students.workedOut(here(), [{ ...student, measured }]).get(student.id)?.tape ?? '',
+    }
+  }
+
+  it('is asked for setups of what comes next and for none that is closed, the greatest first, three at most', () => {
+    for (const { name, statureCm } of world.students) {
+      const { asked, student } = measuring(name)
+      const open = (app.queries.benchDetails(here(), student.id)?.next ?? []).map(
+        (id) => app.queries.benchData(here(), undefined).setups.find((s) => s.id === id)?.label,
+      )
+      expect(asked.length).toBeLessThanOrEqual(statureCm === null ? 0 : 3)
+      for (const { setup } of asked) expect(open).toContain(setup)
+      const moves = asked.map(({ movesCm }) => movesCm)
+      expect(moves).toEqual(moves.toSorted((a, b) => b - a))
+    }
+  })
+  it('stands in the list by its name, and another one once it is measured', () => {
+    const { listed, student } = measuring('Wren Haskett')
+    const first = listed()
+    expect(first).not.toBe('')
+    const key = SEGMENT_NAMES.find((name) => segmentName(name).toLowerCase() === first)
+    if (!key) throw new Error(first)
+    const own = LENGTH_RATIO[key] * (student.statureCm ?? 0)
+    expect(listed({ ...student.measured, [key]: own })).not.toBe(first)
+    expect(tapeFor(key)).toMatch(/: from |^From |book to book|to the floor|Across/)
   })
 })

@@ -49,7 +49,12 @@ const idOf = (name: string): string => world.students.find((s) => s.name === nam
 const tonight = (): string => world.classes.at(-1)?.id ?? ''
 const open = () => app.layerActions.openLayer('')
 const screeningOf = (name: string) =>
-  app.studentQueries.workedOut(shown(), [idOf(name)]).get(idOf(name))?.screening
+  app.studentQueries
+    .workedOut(
+      shown(),
+      world.students.filter((s) => s.name === name),
+    )
+    .get(idOf(name))?.screening
 
 describe('the health layer', () => {
   const answers = [{ question: 'Q01', choice: 'yes' as const, options: ['high-managed'] }]

@@ -118,16 +118,11 @@ export function readsOf(
       app()
         .students.studentLists(ctx)
         .current.map((s) => app().students.profileValues(ctx, s)),
-    workedOut: (ctx) => [
-      ...app().students.workedOut(
-        ctx,
-        world.students.map((s) => s.id),
-      ),
-    ],
-    bodyLines: (ctx) =>
+    workedOut: (ctx) => [...app().students.workedOut(ctx, app().students.studentLists(ctx).current)],
+    measuring: (ctx) =>
       app()
         .students.studentLists(ctx)
-        .current.map((s) => app().students.bodyLines(ctx, s)),
+        .current.map((s) => app().students.measuring(ctx, s)),
     incidentCount: (ctx) => everybody((id) => app().students.incidentCount(ctx, id)),
     shellData: (ctx) => app().studio.shellData(ctx),
     paletteEntries: (ctx) => app().studio.paletteEntries(ctx),

@@ -10,26 +10,28 @@ export type BodyLine = {
   readonly segment: SegmentName
   readonly from: Point
   readonly to: Point
+  /** Where a tape lies on the body itself. */
+  readonly tape: readonly [from: Point, to: Point]
   readonly valueCm: number
   /** Two standard deviations, cm. */
   readonly withinCm: number
   readonly measured: boolean
 }
 
+/** A body standing with a line for each length. */
+export type MeasuredBody = { readonly picture: Picture; readonly lines: readonly BodyLine[] }
+
 /** Lines stand off the body by these fractions of stature: to the left of it, over the head, and under the foot. */
 const OFF = { left: 0.13, over: 0.03, under: 0.035 } as const
 /** The shape that shows every length from the side. */
-const SHAPE = 'stand-arms-level'
+export const MEASURED_SHAPE = 'stand-arms-level'
 
 /**
  * A body standing with its arms level, and a dimension line for each length that is seen from the side.
  * @returns the picture and its lines; null where the practice has no such shape
  */
-export function measuredBody(
-  { shapes }: Pick<Library, 'shapes'>,
-  body: Body,
-): { readonly picture: Picture; readonly lines: readonly BodyLine[] } | null {
-  const shape = shapes.find(({ id }) => id === SHAPE)
+export function measuredBody({ shapes }: Pick<Library, 'shapes'>, body: Body): MeasuredBody | null {
+  const shape = shapes.find(({ id }) => id === MEASURED_SHAPE)
   if (!shape) return null
   const drawn = drawFreehand(shape, body)
   const { crown, shoulder, hip, elbow, wrist, fingertip, legs } = drawn.skeleton
@@ -37,14 +39,14 @@ export function measuredBody(
   const left = hip.x - OFF.left * body.statureCm
   const over = crown.y + OFF.over * body.statureCm
   const under = -OFF.under * body.statureCm
-  const line = (segment: SegmentName, from: Point, to: Point): BodyLine => {
+  const line = (segment: SegmentName, from: Point, to: Point, tape: BodyLine['tape']): BodyLine => {
     const { valueCm, sdCm, source } = body.length[segment]
-    return { segment, from, to, valueCm, withinCm: 2 * sdCm, measured: source !== 'estimated' }
+    return { segment, from, to, tape, valueCm, withinCm: 2 * sdCm, measured: source !== 'estimated' }
   }
   const upright = (segment: SegmentName, a: Point, b: Point): BodyLine =>
-    line(segment, { x: left, y: a.y }, { x: left, y: b.y })
+    line(segment, { x: left, y: a.y }, { x: left, y: b.y }, [a, b])
   const level = (segment: SegmentName, a: Point, b: Point, y: number): BodyLine =>
-    line(segment, { x: a.x, y }, { x: b.x, y })
+    line(segment, { x: a.x, y }, { x: b.x, y }, [a, b])
   return {
     picture: pictureOfShape(drawn, []),
     lines: [

@@ -14,9 +14,9 @@ import { nextClass } from '@/db/classes'
 import { allWeighings, savedSetupsOf, weighingsOf } from '@/db/setups'
 import { findStudent, listStudents } from '@/db/students'
 import type { Context } from '../context'
-import { standings } from '../desk/standing'
 import { judgeOf } from '../desk/judge'
 import { closedTonight, setupTonight, UNLIMITED, type SetupLimit } from '../desk/limit-words'
+import { nextSetups } from '../desk/next-setups'
 
 /** A body to measure: of everybody, so that any two can be compared. */
 export type BenchBody = {
@@ -101,20 +101,17 @@ export function benchDetails(ctx: Context, id: string): BenchDetails | null {
   const student = findStudent(scope, id)
   if (!student) return null
   const judge = judgeOf(ctx)
-  const now = standings(ctx, [id]).get(id)
-  const targets = (now?.decisions ?? []).flatMap(({ targetId }) => (targetId === null ? [] : [targetId]))
   const bySetup = Object.fromEntries(
     SETUPS.map((setup) => [setup.id, setupTonight(ctx, judge, student, setup.id)] as const).filter(
       ([, { text }]) => text !== '',
     ),
   )
-  const next = [...new Set(targets.flatMap((target) => findById(practice.stages, target).setups))]
   return {
     limits: closedTonight(ctx, judge, id),
     touch: judge.touch(id),
     begins: beginnings(practice, judge.approaches(id)),
     bySetup,
-    next: next.filter((setupId) => bySetup[setupId]?.closed !== true),
+    next: nextSetups(ctx, judge, student),
     saved: savedSetupsOf(scope, id).map((s) => ({
       ...{ id: s.id, setupId: s.setupId, options: s.options },
       day: formatDay(s.day),

@@ -1,19 +1,24 @@
 import 'server-only'
 import { formatDay } from '@/core/day'
-import { measuredBody } from '@/core/figure/measured-body'
+import { MEASURED_SHAPE } from '@/core/figure/measured-body'
 import { findById } from '@/core/practice/find'
+import type { Shape } from '@/core/practice/schema-pictures'
 import { markOf, nearestOf, type Mark } from '@/core/readiness/mark'
+import type { Worth } from '@/core/setups/measure-sheet'
 import { FAMILY_NAMES } from '@/core/words/family'
+import { segmentName } from '@/core/words/length'
 import { lastFactDays } from '@/db/evidence'
 import { findStudent, listStudents, type StudentRecord } from '@/db/students'
 import { incidentsOf } from '@/db/incidents'
-import { bodyOfStudent } from '../body'
 import type { Context } from '../context'
 import type { ScreeningState } from '../desk/screening'
 import { BOARD } from '../desk/families'
+import { judgeOf } from '../desk/judge'
+import { nextSetups } from '../desk/next-setups'
 import { decisionIn, standings } from '../desk/standing'
 import type { ProfileValues } from './components/profile-form'
 import { typedLength, typedStature } from './typed'
+import { worthKept } from './worth-kept'
 
 /** Everybody, current people first by name; put-away people apart. */
 export function studentLists({ scope }: Context): { current: StudentRecord[]; archived: StudentRecord[] } {
@@ -44,10 +49,31 @@ export function profileValues({ studio: { units } }: Context, student: StudentRe
   }
 }
 
-/** Somebody’s own body with its lengths; null where no height is known. */
-export function bodyLines({ practice }: Context, student: StudentRecord): ReturnType<typeof measuredBody> {
-  const body = bodyOfStudent(student)
-  return body ? measuredBody(practice, body) : null
+/** What measuring somebody begins from. */
+export type Measuring = {
+  /** The shape that their body is drawn in. */
+  readonly shapes: Shape[]
+  /** What a tape would settle for what they do next, the length that moves most first; none without a height. */
+  readonly worth: readonly (Omit<Worth, 'setupId'> & { readonly setup: string })[]
+}
+
+/** Lengths that are asked for first. */
+const ASKED_FIRST = 3
+
+/** How somebody is drawn to be measured, and which lengths matter most for what they do next. */
+export function measuring(ctx: Context, student: StudentRecord): Measuring {
+  const { practice, studio } = ctx
+  const { statureCm, measured } = student
+  const worth =
+    statureCm === null
+      ? []
+      : worthKept({ statureCm, measured }, nextSetups(ctx, judgeOf(ctx), student), studio.stock)
+  return {
+    shapes: practice.shapes.filter(({ id }) => id === MEASURED_SHAPE),
+    worth: worth
+      .slice(0, ASKED_FIRST)
+      .map(({ setupId, ...w }) => ({ ...w, setup: findById(practice.setups, setupId).name })),
+  }
 }
 
 /** What was worked out of somebody, for a list. */
@@ -59,11 +85,18 @@ export type WorkedOut = {
   closed: string[]
   /** When something was last on record; empty where nothing ever was. */
   lastSeen: string
+  /** The length that would move most in their nearest step, if it were measured; empty where none would. */
+  tape: string
 }
 
-/** What was worked out of some people, by id: their nearest step, what is closed, when they were last seen. */
-export function workedOut(ctx: Context, ids: readonly string[]): ReadonlyMap<string, WorkedOut> {
+/** What was worked out of some people, by id: their nearest step, what is closed, when they were last seen, what to measure. */
+export function workedOut(
+  ctx: Context,
+  people: readonly Pick<StudentRecord, 'id' | 'statureCm' | 'measured'>[],
+): ReadonlyMap<string, WorkedOut> {
   const { practice, scope, privacy } = ctx
+  const ids = people.map(({ id }) => id)
+  const bodies = new Map(people.map((student) => [student.id, student]))
   const seen = lastFactDays(scope, ids)
   return new Map(
     [...standings(ctx, ids)].map(([id, now]) => {
@@ -87,10 +120,21 @@ export function workedOut(ctx: Context, ids: readonly string[]): ReadonlyMap<str
             ? []
             : decisions.filter((d) => d.outcome === 'not-now').map((d) => FAMILY_NAMES[d.family]),
           lastSeen: last === undefined ? '' : formatDay(last),
+          tape: tapeOf(ctx, bodies.get(id), target?.setups ?? []),
         },
       ]
     }),
   )
+}
+
+function tapeOf(
+  { studio }: Context,
+  body: Pick<StudentRecord, 'statureCm' | 'measured'> | undefined,
+  setups: readonly string[],
+): string {
+  if (!body?.statureCm) return ''
+  const [first] = worthKept({ statureCm: body.statureCm, measured: body.measured }, setups, studio.stock)
+  return first ? segmentName(first.length).toLowerCase() : ''
 }
 
 /** How many incident reports name somebody. */

@@ -29,17 +29,14 @@ export default page<{ searchParams: Promise<{ page?: string }> }>(async (ctx, { 
   const { current, archived } = studentLists(ctx)
   const shown = current.slice((at - 1) * ROWS_A_PAGE, at * ROWS_A_PAGE)
   const { units } = ctx.studio
-  const known = workedOut(
-    ctx,
-    [...shown, ...archived].map((s) => s.id),
-  )
+  const known = workedOut(ctx, [...shown, ...archived])
   const rows = (list: typeof current) =>
     list.map((s) => ({
       id: s.id,
       name: s.name,
       statureCm: s.statureCm,
       measuredCount: Object.keys(s.measured).length,
-      ...(known.get(s.id) ?? { nearest: null, closed: [], lastSeen: '' }),
+      ...(known.get(s.id) ?? { nearest: null, closed: [], lastSeen: '', tape: '' }),
       screening: SCREENING[known.get(s.id)?.screening ?? 'not-asked'],
     }))
   return (

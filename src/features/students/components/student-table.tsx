@@ -22,7 +22,7 @@ export type StudentRow = {
   statureCm: number | null
   measuredCount: number
   screening: string
-} & Pick<WorkedOut, 'nearest' | 'closed' | 'lastSeen'>
+} & Pick<WorkedOut, 'nearest' | 'closed' | 'lastSeen' | 'tape'>
 
 /** Everybody, one a line. */
 export function StudentTable({
@@ -82,6 +82,11 @@ export function StudentTable({
                   <Text c="dimmed">not yet</Text>
                 ) : (
                   `${formatStature(row.statureCm, units)}${row.measuredCount === 0 ? '' : `, ${count(row.measuredCount, 'length')} measured`}`
+                )}
+                {row.tape === '' ? null : (
+                  <Text size="xs" c="dimmed">
+                    by tape next: {row.tape}
+                  </Text>
                 )}
               </TableTd>
               <TableTd>

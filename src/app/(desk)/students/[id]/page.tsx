@@ -1,11 +1,10 @@
-import { Divider, Grid, GridCol, Stack, Text } from '@mantine/core'
+import { Divider, Stack } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { BodyLines } from '@/features/students/components/body-lines'
 import { ArchiveButton, ProfileForm } from '@/features/students/components/profile-form'
 import { EraseButton } from '@/features/students/components/erase-button'
 import { OwnFileButton } from '@/features/studio-file/components/own-file-button'
-import { bodyLines, incidentCount, profileValues, studentProfile } from '@/features/students/queries'
+import { incidentCount, measuring, profileValues, studentProfile } from '@/features/students/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { page } from '@/features/page'
@@ -16,7 +15,6 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
   const { id } = await params
   const student = studentProfile(ctx, id)
   if (!student) notFound()
-  const drawn = bodyLines(ctx, student)
   return (
     <Stack>
       <PageHead
@@ -34,21 +32,11 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
           Limits
         </LinkButton>
       </PageHead>
-      <Grid gap="xl">
-        <GridCol span={{ base: 12, lg: 7 }}>
-          <ProfileForm key={`${id} ${ctx.studio.units}`} initial={profileValues(ctx, student)} />
-        </GridCol>
-        <GridCol span={{ base: 12, lg: 5 }}>
-          {drawn ? (
-            <>
-              <BodyLines {...drawn} wording={ctx.studio} />
-              <Text size="sm" c="dimmed">
-                Bold is measured; thin is estimated from the height, and a tape makes it sure.
-              </Text>
-            </>
-          ) : null}
-        </GridCol>
-      </Grid>
+      <ProfileForm
+        key={`${id} ${ctx.studio.units}`}
+        initial={profileValues(ctx, student)}
+        measuring={measuring(ctx, student)}
+      />
       <Divider />
       <OwnFileButton studentId={id} name={student.name} />
       <ArchiveButton id={id} name={student.name} archived={student.archivedDay !== null} />
