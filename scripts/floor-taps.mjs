@@ -3,15 +3,35 @@ import { v7 } from 'uuid'
 
 /** Notes as a floor screen sends them, one after another by one device: `tap()` is the next. */
 export function noteTaps(deviceId, day) {
+  const stamp = stamps(deviceId, day)
+  return () => {
+    const next = stamp()
+    return { ...next, kind: 'note', studentId: null, classId: null, text: `note ${next.deviceSeq}` }
+  }
+}
+
+/** Tries of everybody on a list in turn, as Teach sends them. */
+export function tryTaps(deviceId, day, classId, people) {
+  const stamp = stamps(deviceId, day)
+  return () => {
+    const next = stamp()
+    return {
+      ...next,
+      ...{ kind: 'attempt', studentId: people[next.deviceSeq % people.length], classId, stageId: 'FS-03e' },
+      ...{ level: 'practised', outcome: 'clean', exitControlled: true, help: 'alone', faults: [] },
+      ...{ endedBy: null, lead: null, seconds: null, setupId: null, replaces: null },
+    }
+  }
+}
+
+/** What every tap of one device carries, in its order. */
+function stamps(deviceId, day) {
   let deviceSeq = 0
   return () => {
     deviceSeq += 1
     const ms = Date.parse(`${day}T17:00:00Z`) + deviceSeq
-    return {
-      ...{ id: v7(), deviceId, deviceSeq, day, kind: 'note', studentId: null, classId: null },
-      hlc: `${ms.toString(36).padStart(9, '0')}-0000-${deviceId}`,
-      text: `note ${deviceSeq}`,
-    }
+    const hlc = `${ms.toString(36).padStart(9, '0')}-0000-${deviceId}`
+    return { id: v7(), deviceId, deviceSeq, day, hlc }
   }
 }
 

@@ -3,8 +3,9 @@ import { spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, statSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
+import Database from 'better-sqlite3'
 import { v7 } from 'uuid'
-import { noteTaps, sendFacts } from './floor-taps.mjs'
+import { noteTaps, sendFacts, tryTaps } from './floor-taps.mjs'
 import { ensureBuilt, freePort, machineDay, ROOT, startServer } from './lib.mjs'
 
 const DAY = '2026-03-10'
@@ -12,7 +13,6 @@ const THINK_MS = 5000
 const SECONDS = 60
 /** A timer of 20 ms that comes so much later was held up by the machine, ms. */
 const STOOD_MS = 150
-const tap = noteTaps(v7(), DAY)
 const folder = path.join(os.tmpdir(), 'levitar-ten-years')
 const tsx = (file, ...args) => spawnSync('npx', ['tsx', file, ...args], { cwd: ROOT, encoding: 'utf8' })
 
@@ -24,6 +24,9 @@ if (!existsSync(path.join(folder, 'levitar.sqlite'))) {
   console.log(`made ${made.stdout.trim()} in ${Math.round((Date.now() - began) / 1000)} s`)
 }
 console.log(`database ${Math.round(statSync(path.join(folder, 'levitar.sqlite')).size / 1e6)} MB`)
+const tonight = classOf(folder)
+const planned = tsx('--conditions=react-server', 'scripts/studio-plan.ts', folder, DAY)
+if (planned.status !== 0) throw new Error(planned.stderr)
 await ensureBuilt()
 const { child, address } = await startServer({
   port: await freePort(),
@@ -75,12 +78,16 @@ try {
     const found = Object.fromEntries(Object.keys(PAGES).map((name) => [name, []]))
     const until = Date.now() + SECONDS * 1000
     let next = 0
-    const writers = Array.from({ length: think > 0 ? 2 : 0 }, async () => {
-      while (Date.now() < until) {
-        await new Promise((resolve) => setTimeout(resolve, Math.random() * 2 * THINK_MS))
-        await sendFacts(address, [tap()])
-      }
-    })
+    // One writes notes, the other what the people of tonight's class try.
+    const writers = (think > 0 ? [noteTaps(v7(), DAY), tryTaps(v7(), DAY, ...tonight)] : []).map(
+      async (tap) => {
+        while (Date.now() < until) {
+          await new Promise((resolve) => setTimeout(resolve, Math.random() * 2 * THINK_MS))
+          const [{ state, why }] = await sendFacts(address, [tap()])
+          if (state !== 'stored') throw new Error(`a tap was ${state}: ${why}`)
+        }
+      },
+    )
     await Promise.all([
       ...writers,
       ...Array.from({ length: 20 }, async () => {
@@ -110,6 +117,15 @@ try {
     )
 } finally {
   child.kill()
+}
+
+/** The class of the day and who is on its list. */
+function classOf(data) {
+  const raw = new Database(path.join(data, 'levitar.sqlite'), { readonly: true })
+  const { id } = raw.prepare('select id from class_session where day = ?').get(DAY)
+  const people = raw.prepare('select student_id from class_roster where class_id = ?').pluck().all(id)
+  raw.close()
+  return [id, people]
 }
 
 function residentMB(pid) {

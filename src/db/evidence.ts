@@ -1,7 +1,9 @@
-import { asc, eq, getTableColumns, inArray, min, sql, type Column, type SQL } from 'drizzle-orm'
+import { asc, eq, getTableColumns, sql, type Column, type SQL } from 'drizzle-orm'
 import type { Day } from '@/core/day'
 import type { Attempt, DrillDone, Evidence, Observation, Placement } from '@/core/readiness/evidence'
 import { NO_EVIDENCE } from '@/core/readiness/evidence'
+import { keptEvidence } from './kept-evidence'
+import { readAgain } from './ledger'
 import { attempt, drillDone, note, observation, placement } from './schema'
 import { mine, type Scope } from './scope'
 
@@ -15,19 +17,17 @@ export function evidenceOf(scope: Scope, studentId: string): Evidence {
 
 /** Everything seen of some people, and of nobody else. */
 export function evidenceOfMany(scope: Scope, studentIds: readonly string[]): Map<string, Evidence> {
-  return new Map(
-    studentIds.map((id) => {
-      const of = <T extends FactTable>(table: T) => factRows(scope, table, id)
-      return [
-        id,
-        {
-          observations: of(observation).map(toObservation),
-          attempts: of(attempt).map(toAttempt),
-          placements: of(placement).map(toPlacement),
-        },
-      ]
-    }),
-  )
+  const kept = (id: string): Evidence => keptEvidence(scope, id, () => readEvidence(scope, id))
+  return new Map(studentIds.map((id) => [id, readAgain(() => kept(id), Object.is)]))
+}
+
+function readEvidence(scope: Scope, id: string): Evidence {
+  const of = <T extends FactTable>(table: T) => factRows(scope, table, id)
+  return {
+    observations: of(observation).map(toObservation),
+    attempts: of(attempt).map(toAttempt),
+    placements: of(placement).map(toPlacement),
+  }
 }
 
 type FactTable = typeof observation | typeof attempt | typeof placement
@@ -138,30 +138,44 @@ export function appendNote(scope: Scope, fact: Note, origin: Origin): boolean {
 
 /** The first day on which anything is on record of some people; whoever has nothing is missing. */
 export function firstFactDays(scope: Scope, studentIds: readonly string[]): Map<string, Day[]> {
-  const found = new Map<string, Day[]>()
-  for (const table of [observation, attempt, placement])
-    for (const { studentId, first } of scope.db
-      .select({ studentId: table.studentId, first: min(table.day) })
-      .from(table)
-      .where(mine(scope, table, inArray(table.studentId, [...studentIds])))
-      .groupBy(table.studentId)
-      .all())
-      if (first !== null) found.set(studentId, [...(found.get(studentId) ?? []), first])
-  return found
+  return readAgain(() => readFirstDays(scope, studentIds), sameDays)
+}
+
+function readFirstDays(scope: Scope, studentIds: readonly string[]): Map<string, Day[]> {
+  const rows = stepsInto(scope, studentIds, 'min', [observation, attempt, placement])
+  return new Map(rows.flatMap(({ id, days }) => (days.length === 0 ? [] : [[id, days]])))
+}
+
+/** The first or last day in each of some tables: one step into the index a person and table, where grouping would walk through everything they ever did. */
+function stepsInto(
+  scope: Scope,
+  studentIds: readonly string[],
+  end: 'min' | 'max',
+  tables: readonly FactTable[],
+): { id: string; days: Day[] }[] {
+  const step = (table: FactTable) =>
+    sql`(select ${sql.raw(end)}(f.day) from ${table} f where f.student_id = p.value and f.studio_id = ${scope.studioId})`
+  const rows = scope.db.values<[string, ...(Day | null)[]]>(
+    sql`select p.value, ${sql.join(tables.map(step), sql`, `)} from json_each(${JSON.stringify(studentIds)}) p`,
+  )
+  return rows.map(([id, ...days]) => ({ id, days: days.filter((day) => day !== null) }))
 }
 
 /** The last day on which anything is on record of some people; whoever has nothing is missing. */
 export function lastFactDays(scope: Scope, studentIds: readonly string[]): Map<string, Day> {
-  // One step into the index a person and table: grouping would walk through everything they ever did.
-  const last = (table: typeof observation | typeof attempt) =>
-    sql`(select max(f.day) from ${table} f where f.student_id = p.value and f.studio_id = ${scope.studioId})`
-  const rows = scope.db.all<{ id: string; seen: Day | null; tried: Day | null }>(
-    sql`select p.value id, ${last(observation)} seen, ${last(attempt)} tried from json_each(${JSON.stringify(studentIds)}) p`,
-  )
+  return readAgain(() => readLastDays(scope, studentIds), sameDays)
+}
+
+function sameDays(before: ReadonlyMap<string, unknown>, now: ReadonlyMap<string, unknown>): boolean {
+  return JSON.stringify([...before]) === JSON.stringify([...now])
+}
+
+function readLastDays(scope: Scope, studentIds: readonly string[]): Map<string, Day> {
+  const rows = stepsInto(scope, studentIds, 'max', [observation, attempt])
   return new Map(
-    rows.flatMap(({ id, seen, tried }): [string, Day][] => {
-      const day = (seen ?? '') > (tried ?? '') ? seen : tried
-      return day === null ? [] : [[id, day]]
+    rows.flatMap(({ id, days }): [string, Day][] => {
+      const last = days.toSorted().at(-1)
+      return last === undefined ? [] : [[id, last]]
     }),
   )
 }

@@ -6,6 +6,7 @@ import { chmodSync, existsSync, mkdirSync, renameSync, rmSync, statSync } from '
 import path from 'node:path'
 import { healthKeyFile } from './health-codec'
 import { copyAside, forgetCopiesOf } from './copies'
+import { Ledger } from './ledger'
 import { bringUpToDate, migrationsDue, StoreRefusal } from './migrate'
 import * as schema from './schema'
 
@@ -91,7 +92,10 @@ export function openDb(
       bringUpToDate(raw, migrationsFolder)
     }
     raw.pragma('foreign_keys = ON')
-    return drizzle(raw, { schema })
+    const ledger = new Ledger(raw)
+    const db = drizzle(raw, { schema })
+    ledgers.set(db, ledger)
+    return db
   } catch (error) {
     raw.close()
     throw groundRefusal(error)
@@ -148,9 +152,9 @@ export function schemaVersion(db: Db): number {
   return db.get<{ n: number }>(sql`select count(*) n from __drizzle_migrations`).n
 }
 
-/** Another one after every write, this process's or another's: what was read before it may be different now. */
-export function writesSeen(db: Db): string {
-  const own = db.get<{ n: number }>(sql`select total_changes() n`).n
-  const others = db.get<{ data_version: number }>(sql`PRAGMA data_version`).data_version
-  return `${own} ${others}`
+const ledgers = new WeakMap<Db, Ledger>()
+
+/** What a connection has written; null for a transaction, whose reads are its own. */
+export function ledgerOf(db: Db): Ledger | null {
+  return ledgers.get(db) ?? null
 }

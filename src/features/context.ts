@@ -3,7 +3,8 @@ import type { Asker } from '@/core/access/roles'
 import type { Day } from '@/core/day'
 import type { Library } from '@/core/practice/library'
 import { keyOf, type KeyState } from '@/db/health-key'
-import { dataFolder, sharedDb, type Db } from '@/db/open'
+import { readsOf, type Reads } from '@/db/ledger'
+import { dataFolder, ledgerOf, sharedDb, type Db } from '@/db/open'
 import { HOME, type Scope } from '@/db/scope'
 import { readStudio, type StudioRecord } from '@/db/studio'
 import { now, today } from './clock'
@@ -45,14 +46,23 @@ export type Context = {
   readonly clock: { readonly today: Day; readonly nowMs: number }
   readonly privacy: Privacy
   readonly health: KeyState
+  /** What the practice and the studio were read from, and when: whatever is worked out with them follows from it too. */
+  readonly reads: Reads & { readonly since: number }
 }
 
 /** A context for a screen, on the shared connection or a transaction on it. */
 export function contextFor(privacy: Privacy, db: Db = sharedDb(), actor: Actor = NOBODY): Context {
   const scope = { db, studioId: HOME }
-  const practice = practiceOf(scope)
-  const studio = readStudio(scope, practice)
+  const since = ledgerOf(db)?.now() ?? 0
+  const {
+    value: { practice, studio },
+    reads,
+  } = readsOf(() => {
+    const own = practiceOf(scope)
+    return { practice: own, studio: readStudio(scope, own) }
+  })
   return {
+    reads: { ...reads, since },
     actor,
     scope,
     practice,

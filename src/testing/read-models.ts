@@ -113,6 +113,7 @@ export function readsOf(
     benchDetails: (ctx) => everybody((id) => app().setups.benchDetails(ctx, id)),
     cardData: (ctx) => app().setups.cardData(ctx, { setup: 'SETUP-dolphin-block', height: '170' }),
     studentLists: (ctx) => app().students.studentLists(ctx),
+    studentsShown: (ctx) => app().students.studentsShown(ctx, 1),
     studentProfile: (ctx) => everybody((id) => app().students.studentProfile(ctx, id)),
     profileValues: (ctx) =>
       app()

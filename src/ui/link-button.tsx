@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, type ButtonProps } from '@mantine/core'
-import Link from 'next/link'
+import { Link } from '@/ui/link'
 import type { ReactNode } from 'react'
 
 /** A link that looks like a button. @param whole opens the page anew, with nothing kept of this one */

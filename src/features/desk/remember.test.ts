@@ -1,4 +1,7 @@
-import { ownData, screen, seedWorld } from '@/testing/actions'
+import { seeded } from '@/core/random'
+import { FAMILIES } from '@/core/practice/schema'
+import type { DemoWorld } from '@/core/simulate/demo'
+import { ownData, ownDevice, screen, seedWorld } from '@/testing/actions'
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
 jest.mock('next/headers', () => ({
@@ -8,25 +11,50 @@ jest.mock('next/headers', () => ({
 
 const DAY = '2026-03-10'
 ownData('remember', DAY)
+let world: DemoWorld
+beforeAll(async () => {
+  world = await seedWorld(DAY)
+})
+afterEach(() => {
+  process.env.LEVITAR_NOW = `${DAY}T17:00:00Z`
+})
+const { stamp } = ownDevice(7, DAY)
+const idOf = (name: string): string => world.students.find((s) => s.name === name)?.id ?? ''
+const nobody = (): string => '00000000-0000-7000-8000-000000000000'
+const trial = (studentId: string) => ({
+  ...{ ...stamp(), kind: 'attempt', studentId, classId: null, stageId: 'FS-03e', level: 'practised' },
+  ...{ outcome: 'clean', exitControlled: true, help: 'alone', faults: [], endedBy: null },
+  ...{ lead: null, seconds: null, setupId: null, replaces: null, withdrawn: false },
+})
+const tried = async (studentId: string): Promise<void> => {
+  const { appendAttempt } = await import('@/db/evidence')
+  const fact = trial(studentId)
+  appendAttempt((await screen()).scope, fact as never, fact)
+}
 
-it('keeps an answer until anything is written, by this process or another, and to each screen its own', async () => {
-  await seedWorld(DAY)
+it('keeps an answer until what it was worked out from is written to, by this process or another, and to each screen its own', async () => {
   const { remembered } = await import('./remember')
-  const { addStudents } = await import('@/db/students')
+  const { addStudents, listStudents } = await import('@/db/students')
+  const { appendNote } = await import('@/db/evidence')
   const { databaseFile, dataFolder } = await import('@/db/open')
   let asked = 0
-  const read = async (privacy = {}, name = 'x') =>
-    remembered(await screen(privacy), name, () => {
+  const read = async (privacy = {}, name = 'x') => {
+    const ctx = await screen(privacy)
+    return remembered(ctx, name, () => {
+      listStudents(ctx.scope)
       asked += 1
       return asked
     })
+  }
   expect([await read(), await read(), asked]).toEqual([1, 1, 1])
   // Another question, and a screen that shows less, are answered by themselves.
   expect([await read({}, 'y'), await read({ hidden: true }), await read({ notesOpen: false })]).toEqual([
     2, 3, 4,
   ])
+  const { scope } = await screen()
+  appendNote(scope, { ...stamp(), studentId: null, classId: null, text: 'elsewhere' }, stamp())
   expect(await read()).toBe(1)
-  addStudents((await screen()).scope, [{ id: 'w1', name: 'Written' }], DAY)
+  addStudents(scope, [{ id: 'w1', name: 'Written' }], DAY)
   expect([await read(), await read()]).toEqual([5, 5])
   const { default: Database } = await import('better-sqlite3')
   const other = new Database(databaseFile(dataFolder()))
@@ -37,11 +65,110 @@ it('keeps an answer until anything is written, by this process or another, and t
   expect(await read()).toBe(7)
 })
 
+it('follows from the studio’s own ways too, and what was begun before they changed is kept for nobody', async () => {
+  const { remembered } = await import('./remember')
+  const { saveStudio } = await import('@/db/studio')
+  const early = await screen()
+  const read = (ctx: typeof early) => remembered(ctx, 'units', () => ctx.studio.units)
+  expect(read(early)).toBe('cm')
+  for (const units of ['in', 'cm'] as const) saveStudio(early.scope, { units })
+  let made = 0
+  const late = (ctx: typeof early) => remembered(ctx, 'late', () => (made += 1))
+  // Its context is from before the change: the answer is for this one request.
+  expect([late(early), late(await screen()), late(await screen())]).toEqual([1, 2, 2])
+})
+
+it('one person’s evidence and standing are another’s no longer: a try moves whoever made it alone', async () => {
+  const { remembered } = await import('./remember')
+  const { standings } = await import('./standing')
+  const { evidenceOf, lastFactDays } = await import('@/db/evidence')
+  const made: Record<string, number> = {}
+  const read = async (id: string) => {
+    const ctx = await screen()
+    return remembered(ctx, `of ${id}`, () => {
+      lastFactDays(ctx.scope, [id])
+      standings(ctx, [id])
+      made[id] = (made[id] ?? 0) + 1
+      return evidenceOf(ctx.scope, id).attempts.length
+    })
+  }
+  const [wren, ines] = [idOf('Wren Haskett'), idOf('Ines Calder')]
+  const before = await read(wren)
+  // What was judged anew is kept, so it is made once more.
+  await read(wren)
+  await read(ines)
+  await read(ines)
+  const times = { ...made }
+  await tried(ines)
+  expect(await read(wren)).toBe(before)
+  expect(made[wren]).toBe(times[wren])
+  await tried(wren)
+  expect(await read(wren)).toBe(before + 1)
+})
+
+it('law: after whatever is written, every page that is kept reads as one that is made anew', async () => {
+  const shown = await pages()
+  const { saveProfile, findStudent, setArchived } = await import('@/db/students')
+  const { eraseStudent } = await import('@/db/erase')
+  const random = seeded(11)
+  const one = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T
+  const someone = () => one(world.students).id
+  const { scope, health } = await screen()
+  const WRITES: readonly (() => unknown)[] = [
+    () => tried(someone()),
+    () => tried(someone()),
+    () => {
+      const student = findStudent(scope, someone())
+      return (
+        student &&
+        saveProfile(scope, student.id, { ...student, statureCm: 150 + Math.floor(random() * 40) }, DAY)
+      )
+    },
+    () => setArchived(scope, someone(), DAY),
+    () => eraseStudent(scope, health.key, someone(), nobody()),
+  ]
+  for (let i = 0; i < 16; i += 1) {
+    await one(WRITES)()
+    const [kept, fresh] = [await shown(false), await shown(true)]
+    expect(kept).toEqual(fresh)
+  }
+})
+
+/** Pages that are kept, for the class and two people; made anew in a transaction, of which nothing is kept. */
+async function pages() {
+  const [students, today, round, person, weeks, review] = [
+    await import('../students/queries'),
+    await import('../today/queries'),
+    await import('../readiness/round-queries'),
+    await import('../readiness/person-queries'),
+    await import('../progress/person-queries'),
+    await import('../progress/review-queries'),
+  ]
+  const people = ['Wren Haskett', 'Priya Dunmore'].map(idOf)
+  const classId = world.classes.at(-1)?.id ?? ''
+  return async (anew: boolean) => {
+    const ctx = await screen()
+    const all = (db: typeof ctx.scope.db) => {
+      const on = { ...ctx, scope: { ...ctx.scope, db } }
+      return JSON.stringify([
+        today.todayData(on),
+        students.studentsShown(on, 1),
+        round.roundData(on, classId),
+        review.studioReview(on),
+        people.map((id) => weeks.personProgress(on, id, FAMILIES[0])),
+        people.map((id) =>
+          person.personReadiness(on, id, { family: FAMILIES[0], withTurnings: false, withAll: false }),
+        ),
+      ])
+    }
+    return anew ? ctx.scope.db.transaction((tx) => all(tx)) : all(ctx.scope.db)
+  }
+}
+
 it('another database in the place of this one is asked anew, however few its writes', async () => {
   const { remembered } = await import('./remember')
   const { backUp, restore } = await import('@/db/backup')
   const { databaseFile, dataFolder, replaceShared } = await import('@/db/open')
-  const nobody = (): string => '00000000-0000-7000-8000-000000000000'
   const first = await backUp(dataFolder(), Date.parse(`${DAY}T12:00:00Z`))
   const put = async (where: string) => {
     const folder = `${dataFolder()}/${where}`

@@ -6,6 +6,7 @@ import type { Library } from '@/core/practice/library'
 import { FAMILIES, type Family } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
 import { currentRows, keepCurrent, openCurrent } from '@/db/decisions'
+import { readAgain } from '@/db/ledger'
 import type { Context } from '../context'
 import { judgeOf } from './judge'
 import { screeningState, type ScreeningState } from './screening'
@@ -21,6 +22,18 @@ export type StandsNow = {
  * Equal to a fresh judgement of everybody, and far quicker: a list reads one row a person.
  */
 export function standings(ctx: Context, studentIds: readonly string[]): ReadonlyMap<string, StandsNow> {
+  return readAgain(() => readStandings(ctx, studentIds), sameStandings)
+}
+
+/** Equal in every word; what was opened once is the same object. */
+function sameStandings(before: ReadonlyMap<string, StandsNow>, now: ReadonlyMap<string, StandsNow>): boolean {
+  return [...before].every(([id, stood]) => {
+    const stands = now.get(id)
+    return stands === stood || JSON.stringify(stands) === JSON.stringify(stood)
+  })
+}
+
+function readStandings(ctx: Context, studentIds: readonly string[]): ReadonlyMap<string, StandsNow> {
   const { scope, clock, health } = ctx
   const engine = engineOf(ctx.practice)
   const found = new Map<string, StandsNow>()

@@ -15,8 +15,10 @@ import type { ScreeningState } from '../desk/screening'
 import { BOARD } from '../desk/families'
 import { judgeOf } from '../desk/judge'
 import { nextSetups } from '../desk/next-setups'
+import { remembered } from '../desk/remember'
 import { decisionIn, standings } from '../desk/standing'
 import type { ProfileValues } from './components/profile-form'
+import type { StudentRow } from './components/student-table'
 import { typedLength, typedStature } from './typed'
 import { worthKept } from './worth-kept'
 
@@ -27,6 +29,50 @@ export function studentLists({ scope }: Context): { current: StudentRecord[]; ar
     current: everybody.filter((s) => !s.archivedDay),
     archived: everybody.filter((s) => s.archivedDay),
   }
+}
+
+/** People on a page of the list. */
+const ROWS_A_PAGE = 60
+
+const SCREENING: Readonly<Record<ScreeningState['code'], string>> = {
+  shut: 'cannot be read',
+  'not-asked': 'not asked',
+  'ask-again': 'ask again',
+  open: 'some open',
+  soon: 'ask again soon',
+  answered: 'answered',
+}
+
+/** A page of everybody, and whoever is put away, as rows. */
+export type StudentsShown = {
+  readonly shown: readonly StudentRow[]
+  readonly archived: readonly StudentRow[]
+  /** How many people there are, and on how many pages. */
+  readonly all: number
+  readonly pages: number
+}
+
+/** The list of people, from the page of it that is asked for. */
+export function studentsShown(ctx: Context, at: number): StudentsShown {
+  return remembered(ctx, `students ${at}`, () => {
+    const { current, archived } = studentLists(ctx)
+    const shown = current.slice((at - 1) * ROWS_A_PAGE, at * ROWS_A_PAGE)
+    const known = workedOut(ctx, [...shown, ...archived])
+    const row = (s: StudentRecord): StudentRow => ({
+      id: s.id,
+      name: s.name,
+      statureCm: s.statureCm,
+      measuredCount: Object.keys(s.measured).length,
+      ...(known.get(s.id) ?? { nearest: null, closed: [], lastSeen: '', tape: '' }),
+      screening: SCREENING[known.get(s.id)?.screening ?? 'not-asked'],
+    })
+    return {
+      shown: shown.map(row),
+      archived: archived.map(row),
+      all: current.length,
+      pages: Math.ceil(current.length / ROWS_A_PAGE),
+    }
+  })
 }
 
 /** One person's profile, or null. */

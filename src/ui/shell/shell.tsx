@@ -21,7 +21,7 @@ import {
   IconUserCircle,
 } from '@tabler/icons-react'
 import dynamic from 'next/dynamic'
-import Link from 'next/link'
+import { Link } from '@/ui/link'
 import { usePathname, useRouter } from 'next/navigation'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { PlumbMark } from '../plumb-mark'

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/link'
 import { Figure } from '@/ui/figure/figure'
 import type { Card } from '../queries'
 import classes from './library.module.css'

@@ -1,6 +1,7 @@
 'use client'
 
 import { Button, Stack, Table, Text, Title } from '@mantine/core'
+import { useState } from 'react'
 import { LazyChart } from './lazy-chart'
 import { FormProblem } from '@/ui/form-problem'
 import { useFact } from '../../use-fact'
@@ -19,6 +20,7 @@ const SHOWN = 10
 /** What was recorded, newest first, and the holds over time. */
 export function History({ studentId, entries, holds, onCorrect }: Props) {
   const { busy, problemOf, save } = useFact()
+  const [unfolded, setUnfolded] = useState(false)
   const shared = {
     busy,
     onCorrect,
@@ -44,9 +46,9 @@ export function History({ studentId, entries, holds, onCorrect }: Props) {
       ) : null}
       <Entries {...shared} entries={entries.slice(0, SHOWN)} />
       {entries.length <= SHOWN ? null : (
-        <details>
+        <details onToggle={(event) => setUnfolded(event.currentTarget.open)}>
           <summary>{entries.length - SHOWN} earlier</summary>
-          <Entries {...shared} entries={entries.slice(SHOWN)} />
+          {unfolded ? <Entries {...shared} entries={entries.slice(SHOWN)} /> : null}
         </details>
       )}
     </Stack>

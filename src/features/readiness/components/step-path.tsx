@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/link'
 import type { StepState } from '@/core/readiness/path'
 import { Figure } from '@/ui/figure/figure'
 import type { ForkView, PathView } from '../path-queries'

@@ -1,5 +1,5 @@
 import { Group } from '@mantine/core'
-import Link from 'next/link'
+import { Link } from '@/ui/link'
 import type { BoardData } from '../board-queries'
 import classes from './family-tabs.module.css'
 

@@ -1,17 +1,7 @@
-import {
-  Table,
-  TableCaption,
-  TableScrollContainer,
-  TableTbody,
-  TableTd,
-  TableTh,
-  TableThead,
-  TableTr,
-  Text,
-} from '@mantine/core'
 import { formatStature, type LengthUnit } from '@/core/units'
 import { count } from '@/core/words/number'
 import { StatusMark } from '@/ui/status-mark'
+import table from '@/ui/rows.module.css'
 import { TextLink } from '@/ui/text-link'
 import type { WorkedOut } from '../queries'
 import classes from './student-table.module.css'
@@ -36,28 +26,28 @@ export function StudentTable({
 }) {
   if (rows.length === 0) return null
   return (
-    <TableScrollContainer minWidth={720}>
-      <Table verticalSpacing={6} highlightOnHover>
-        <TableCaption>{caption}</TableCaption>
-        <TableThead>
-          <TableTr>
-            <TableTh scope="col">Name</TableTh>
-            <TableTh scope="col">Nearest step</TableTh>
-            <TableTh scope="col">Closed for now</TableTh>
-            <TableTh scope="col">Last seen</TableTh>
-            <TableTh scope="col">Height</TableTh>
-            <TableTh scope="col">Health questions</TableTh>
-          </TableTr>
-        </TableThead>
-        <TableTbody>
+    <div className={table.scroll}>
+      <table className={table.rows} style={{ minWidth: 720 }}>
+        <caption>{caption}</caption>
+        <thead>
+          <tr>
+            <th scope="col">Name</th>
+            <th scope="col">Nearest step</th>
+            <th scope="col">Closed for now</th>
+            <th scope="col">Last seen</th>
+            <th scope="col">Height</th>
+            <th scope="col">Health questions</th>
+          </tr>
+        </thead>
+        <tbody>
           {rows.map((row) => (
-            <TableTr key={row.id}>
-              <TableTd>
+            <tr key={row.id}>
+              <td>
                 <TextLink href={`/students/${row.id}`} fw={600}>
                   {row.name}
                 </TextLink>
-              </TableTd>
-              <TableTd>
+              </td>
+              <td>
                 {row.nearest ? (
                   <TextLink
                     href={row.nearest.href}
@@ -72,30 +62,26 @@ export function StudentTable({
                     </span>
                   </TextLink>
                 ) : null}
-              </TableTd>
-              <TableTd>{row.closed.join(', ')}</TableTd>
-              <TableTd className={classes.short}>
-                {row.lastSeen === '' ? <Text c="dimmed">not yet</Text> : row.lastSeen}
-              </TableTd>
-              <TableTd>
+              </td>
+              <td>{row.closed.join(', ')}</td>
+              <td className={classes.short}>
+                {row.lastSeen === '' ? <span className={table.quiet}>not yet</span> : row.lastSeen}
+              </td>
+              <td>
                 {row.statureCm === null ? (
-                  <Text c="dimmed">not yet</Text>
+                  <span className={table.quiet}>not yet</span>
                 ) : (
                   `${formatStature(row.statureCm, units)}${row.measuredCount === 0 ? '' : `, ${count(row.measuredCount, 'length')} measured`}`
                 )}
-                {row.tape === '' ? null : (
-                  <Text size="xs" c="dimmed">
-                    by tape next: {row.tape}
-                  </Text>
-                )}
-              </TableTd>
-              <TableTd>
+                {row.tape === '' ? null : <small>by tape next: {row.tape}</small>}
+              </td>
+              <td>
                 <TextLink href={`/students/${row.id}/health`}>{row.screening}</TextLink>
-              </TableTd>
-            </TableTr>
+              </td>
+            </tr>
           ))}
-        </TableTbody>
-      </Table>
-    </TableScrollContainer>
+        </tbody>
+      </table>
+    </div>
   )
 }

@@ -1,7 +1,7 @@
 'use client'
 
 import { Group } from '@mantine/core'
-import Link from 'next/link'
+import { Link } from '@/ui/link'
 import { usePathname } from 'next/navigation'
 import classes from './studio-tabs.module.css'
 

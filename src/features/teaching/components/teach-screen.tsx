@@ -2,7 +2,7 @@
 
 import { Alert, Button, Group, Stack, Text } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
-import Link from 'next/link'
+import { Link } from '@/ui/link'
 import { memo, useCallback, useMemo } from 'react'
 import { isWork, type PlanBlock } from '@/core/classes/plan'
 import { blockClock, isPaused } from '@/core/classes/run'

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/link'
 import type { Part } from '../queries'
 import classes from './today.module.css'
 

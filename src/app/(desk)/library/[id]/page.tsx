@@ -1,6 +1,6 @@
 import { Stack, Text, Title } from '@mantine/core'
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/link'
 import { notFound } from 'next/navigation'
 import classes from '@/features/library/components/library.module.css'
 import { entryPage } from '@/features/library/queries'
