@@ -1,5 +1,7 @@
 import { LENGTH_RATIO, SEGMENT_NAMES } from '@/core/body/anthropometry'
 import { demoWorld } from '@/core/simulate/demo'
+import { SHUT_LIMITS } from '@/core/screening/shut'
+import { together } from '@/core/screening/tonight'
 import { segmentName } from '@/core/words/length'
 import { tapeFor } from '@/core/words/tape'
 import { ownData, ownDevice, seedWorld, value } from '@/testing/actions'
@@ -115,6 +117,17 @@ describe('what a tape would settle', () => {
       const moves = asked.map(({ movesCm }) => movesCm)
       expect(moves).toEqual(moves.toSorted((a, b) => b - a))
     }
+  })
+  it('asks nothing for what tonight’s check-in closes', async () => {
+    const { nextSetups } = await import('./desk/next-setups')
+    const { judgeOf } = await import('./desk/judge')
+    const { setupTonight } = await import('./desk/limit-words')
+    const student = { id: idOf('Wren Haskett'), name: 'Wren Haskett' }
+    const judge = judgeOf(here())
+    const unwell = { ...judge, tonight: (id: string) => together(judge.tonight(id), SHUT_LIMITS) }
+    const [all, left] = [nextSetups(here(), judge, student), nextSetups(here(), unwell, student)]
+    expect(all.filter((id) => !left.includes(id)).length).toBeGreaterThan(0)
+    expect(left.filter((id) => setupTonight(here(), unwell, student, id).closed)).toEqual([])
   })
   it('stands in the list by its name, and another one once it is measured', () => {
     const { listed, student } = measuring('Wren Haskett')

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm'
 import { seeded } from '@/core/random'
 import { FAMILIES } from '@/core/practice/schema'
 import type { DemoWorld } from '@/core/simulate/demo'
@@ -26,10 +27,11 @@ const trial = (studentId: string) => ({
   ...{ outcome: 'clean', exitControlled: true, help: 'alone', faults: [], endedBy: null },
   ...{ lead: null, seconds: null, setupId: null, replaces: null, withdrawn: false },
 })
-const tried = async (studentId: string): Promise<void> => {
+const tried = async (studentId: string): Promise<string> => {
   const { appendAttempt } = await import('@/db/evidence')
   const fact = trial(studentId)
   appendAttempt((await screen()).scope, fact as never, fact)
+  return fact.id
 }
 
 it('keeps an answer until what it was worked out from is written to, by this process or another, and to each screen its own', async () => {
@@ -104,6 +106,19 @@ it('one person’s evidence and standing are another’s no longer: a try moves 
   expect(made[wren]).toBe(times[wren])
   await tried(wren)
   expect(await read(wren)).toBe(before + 1)
+})
+
+it('a fact that takes the row of one that is gone is seen', async () => {
+  const { evidenceOf } = await import('@/db/evidence')
+  const wren = idOf('Wren Haskett')
+  const { scope } = await screen()
+  const has = (id: string) => evidenceOf(scope, wren).attempts.some((fact) => fact.id === id)
+  const first = await tried(wren)
+  expect(has(first)).toBe(true)
+  scope.db.run(sql`delete from attempt where id = ${first}`)
+  // As many rows, and the last of them where the last one was.
+  const second = await tried(wren)
+  expect([has(first), has(second)]).toEqual([false, true])
 })
 
 it('law: after whatever is written, every page that is kept reads as one that is made anew', async () => {
