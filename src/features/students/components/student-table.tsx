@@ -14,6 +14,16 @@ export type StudentRow = {
   screening: string
 } & Pick<WorkedOut, 'nearest' | 'closed' | 'lastSeen' | 'tape'>
 
+/** How many lengths were measured, and which would tell most next. */
+function taped({ measuredCount, tape }: StudentRow): string {
+  return [
+    measuredCount === 0 ? '' : `${count(measuredCount, 'length')} measured`,
+    tape === '' ? '' : `next: ${tape}`,
+  ]
+    .filter((said) => said !== '')
+    .join(', ')
+}
+
 /** Everybody, one a line. */
 export function StudentTable({
   rows,
@@ -35,8 +45,8 @@ export function StudentTable({
             <th scope="col">Nearest step</th>
             <th scope="col">Closed for now</th>
             <th scope="col">Last seen</th>
-            <th scope="col">Height</th>
-            <th scope="col">Health questions</th>
+            <th scope="col">Height, and by tape</th>
+            <th scope="col">Health</th>
           </tr>
         </thead>
         <tbody>
@@ -63,17 +73,17 @@ export function StudentTable({
                   </TextLink>
                 ) : null}
               </td>
-              <td>{row.closed.join(', ')}</td>
+              <td className={classes.closed}>{row.closed.join(', ')}</td>
               <td className={classes.short}>
                 {row.lastSeen === '' ? <span className={table.quiet}>not yet</span> : row.lastSeen}
               </td>
-              <td>
+              <td className={classes.short}>
                 {row.statureCm === null ? (
                   <span className={table.quiet}>not yet</span>
                 ) : (
-                  `${formatStature(row.statureCm, units)}${row.measuredCount === 0 ? '' : `, ${count(row.measuredCount, 'length')} measured`}`
+                  formatStature(row.statureCm, units)
                 )}
-                {row.tape === '' ? null : <small>by tape next: {row.tape}</small>}
+                <small>{taped(row)}</small>
               </td>
               <td>
                 <TextLink href={`/students/${row.id}/health`}>{row.screening}</TextLink>
