@@ -1,6 +1,10 @@
 import fc from 'fast-check'
 import { must } from '@/testing/bodies'
+import { estimateBody } from '../body/estimate'
+import { contactOf } from '../mechanics/position'
+import { solvePosition } from '../mechanics/positions/catalogue'
 import { calibrate, modelRange, modelShare, shareOf, WEIGHING_SD, WEIGHING_SHAPES } from './calibrate'
+import { onScale } from './on-scale'
 
 const input = { statureCm: 168 }
 const [plank] = WEIGHING_SHAPES
@@ -56,4 +60,20 @@ it('takes a crown’s reading as a split of the load, not as news of the body', 
 it.each(WEIGHING_SHAPES.map((s) => [s.id]))('%s is a shape of the model with a load on that part', (id) => {
   const shape = WEIGHING_SHAPES.find((s) => s.id === id)!
   expect(modelShare(input, shape, 0)).toBeGreaterThan(0.05)
+})
+it('draws the scale under the middle of the part, below the floor and within what is seen, on any body', () => {
+  for (const statureCm of [145, 168, 198])
+    for (const shape of WEIGHING_SHAPES) {
+      const picture = onScale({ statureCm }, shape)
+      const scale = picture?.rests.at(-1)
+      const body = must(estimateBody({ statureCm }))
+      const at = contactOf(must(solvePosition(shape.position, body, {})), shape.part)?.atCm.x ?? Number.NaN
+      const [x, y, wide, high] = picture?.view ?? [0, 0, 0, 0]
+      expect((scale?.x ?? 0) + (scale?.widthCm ?? 0) / 2).toBeCloseTo(at, 9)
+      expect((scale?.fromCm ?? 0) + (scale?.heightCm ?? 0)).toBe(0)
+      expect(y + high).toBeGreaterThanOrEqual(scale?.heightCm ?? Infinity)
+      expect(x).toBeLessThan(at)
+      expect(x + wide).toBeGreaterThan(at)
+    }
+  expect(onScale({ statureCm: 90 }, plank!)).toBeNull()
 })

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import 'fake-indexeddb/auto'
 import { MantineProvider } from '@mantine/core'
-import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
+import { act, cleanup, configure, fireEvent, render, screen, waitFor } from '@testing-library/react'
 import { standingFacts } from '@/core/facts/round'
 import { readLog } from '@/device/log'
 import { deviceDb } from '@/device/store'
@@ -27,6 +27,8 @@ const DATA = {
 } as unknown as RoundData
 
 beforeAll(() => {
+  // A busy machine is no fault.
+  configure({ asyncUtilTimeout: 20_000 })
   window.matchMedia = (media) =>
     ({ media, matches: false, addEventListener: jest.fn(), removeEventListener: jest.fn() }) as never
   Object.assign(globalThis, {
@@ -57,35 +59,40 @@ const standing = async () =>
   standingFacts(await readLog()).flatMap((f) =>
     f.kind === 'observation' ? [`${f.studentId}: ${f.faults.sort().join()}`] : [],
   )
-/** Whatever is on its way has been kept, in the order of the taps. */
-const settled = () => act(() => new Promise((done) => setTimeout(done, 60)))
+/** Whatever is on its way has time to be kept. */
+const settled = () => act(() => new Promise((done) => setTimeout(done, 200)))
+const stands = async (expected: string[]): Promise<void> => {
+  await waitFor(async () => expect(await standing()).toEqual(expected))
+  // Nothing comes after it.
+  await settled()
+  expect(await standing()).toEqual(expected)
+}
 
 it('two taps on one lane, before the first is seen, are one hand', async () => {
   show()
   press('Start everybody')
   for (let i = 0; i < 3; i += 1) press('Hand up')
-  await settled()
-  expect(await standing()).toEqual(['Ines: '])
+  await stands(['Ines: '])
 })
 
 it('two faults tapped at once are both kept, on one result; off again they are gone', async () => {
   show()
   press('Start everybody')
   press('Hand up')
+  await stands(['Ines: '])
+  press('End the hold')
   await screen.findByRole('checkbox', { name: 'Elbows slide apart' })
   const chip = (name: string) => fireEvent.click(screen.getByRole('checkbox', { name }))
   act(() => {
     for (const name of ['Elbows slide apart', 'Hands drift together']) chip(name)
   })
-  await settled()
-  expect(await standing()).toEqual(['Ines: Elbows slide apart,Hands drift together'])
+  await stands(['Ines: Elbows slide apart,Hands drift together'])
   await waitFor(() =>
     expect(screen.getByRole('checkbox', { name: 'Elbows slide apart' })).toHaveProperty('checked', true),
   )
   chip('Elbows slide apart')
   press('Undo')
-  await settled()
-  expect(await standing()).toEqual([])
+  await stands([])
 })
 
 it('what is pressed before the device has told where the round stood is not undone by it', async () => {
@@ -93,9 +100,11 @@ it('what is pressed before the device has told where the round stood is not undo
   await db.put('kept', { half: 1, checkId: CHECK.id, side: 'right' }, 'round tuesday')
   show()
   press('Swap: watchers do')
+  await waitFor(async () =>
+    expect(await db.get('kept', 'round tuesday')).toMatchObject({ half: 2, checkId: CHECK.id }),
+  )
   await settled()
   expect(screen.getByText('Half 2 of 2')).toBeTruthy()
-  expect(await db.get('kept', 'round tuesday')).toMatchObject({ half: 2, checkId: CHECK.id })
 })
 
 it('keeps what it was told beside what lay there, and what it began with', async () => {

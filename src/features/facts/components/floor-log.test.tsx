@@ -9,7 +9,7 @@ import { useStopwatch } from '@/device/use-stopwatch'
 import { FloorLog } from './floor-log'
 
 const NOW = Date.parse('2026-03-10T17:00:00Z')
-const SOON = { timeout: 6000 }
+const SOON = { timeout: 20_000 }
 let path = '/students'
 const refresh = jest.fn()
 jest.mock('next/navigation', () => ({

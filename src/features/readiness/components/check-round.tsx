@@ -50,17 +50,21 @@ export function CheckRound({ data }: { data: RoundData }) {
   if (!check) return <Text>Nobody on the list of this class yet.</Text>
   const recorded = Object.keys(round.results).length
   return (
-    <Stack>
-      <Recorder names={data.observers} observer={round.observer} onChange={round.setObserver} />
-      <RoundPicker data={data} current={check.id} counts={round.counts} onPick={round.pick} />
-      <div className="card">
-        <Title order={2} fz="xl">
-          {check.name}
-        </Title>
+    <Stack gap="xs">
+      <Group justify="space-between" align="flex-start" gap="sm">
+        <RoundPicker data={data} current={check.id} counts={round.counts} onPick={round.pick} />
+        <Recorder names={data.observers} observer={round.observer} onChange={round.setObserver} />
+      </Group>
+      <div className={classes.check}>
+        <Group gap="2px 12px" align="baseline">
+          <Title order={2} fz="xl">
+            {check.name}
+          </Title>
+          <Text fw={600}>{check.asks}</Text>
+        </Group>
         <Text>
-          <strong>{check.asks}</strong> {check.run}
+          {check.run} <strong>Ends at:</strong> {check.valid}
         </Text>
-        <Text c="dimmed">Ends at: {check.valid}</Text>
       </div>
       <Group className={classes.bar ?? ''}>
         <Text fw={650} fz="lg">

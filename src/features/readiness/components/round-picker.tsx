@@ -17,18 +17,18 @@ export function RoundPicker({ data, current, counts, onPick }: Props) {
   const minutes = suggested.reduce((sum, c) => sum + c.minutes, 0)
   const settles = suggested.find((c) => c.id === current)?.settles
   return (
-    <Stack gap="xs">
+    <Stack gap={6} flex="1 1 420px">
       <Text>
         {suggested.length === 0
           ? 'No check would change an answer today. Pick a ready round if you like.'
-          : `These would settle most, in about ${minutes} minutes:`}
+          : `These would settle most, in about ${minutes} minutes:`}{' '}
+        {settles ? `this one ${settles}.` : ''}
       </Text>
       <Group gap="xs" role="group" aria-label="Suggested checks">
         {suggested.map((c) => (
           <PickButton key={c.id} check={c} current={current} count={counts[c.id]} onPick={onPick} />
         ))}
       </Group>
-      {settles ? <Text c="dimmed">This one {settles}.</Text> : null}
       <details>
         <summary>Ready rounds</summary>
         {data.bundles.map((b) => (
@@ -93,9 +93,9 @@ export function Recorder({
     )
   return (
     <Autocomplete
-      label="Who records on this device?"
-      placeholder="Your name"
-      w={260}
+      aria-label="Who records on this device?"
+      placeholder="Who records on this device?"
+      w={250}
       maxLength={80}
       data={[...names]}
       defaultValue={observer}

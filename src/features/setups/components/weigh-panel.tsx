@@ -5,13 +5,15 @@ import { useState } from 'react'
 import type { BodyInput } from '@/core/body/estimate'
 import { parseQuantity } from '@/core/entry'
 import { calibrate, modelRange, shareOf, WEIGHING_SHAPES } from '@/core/weighing/calibrate'
-import { percent } from '@/core/words/number'
+import { onScale } from '@/core/weighing/on-scale'
+import { count, percent } from '@/core/words/number'
 import { newId } from '@/device/facts'
 import { simulatedScale } from '@/device/scale'
 import { FormProblem } from '@/ui/form-problem'
 import { useSubmit } from '../../use-submit'
 import { dropWeighings, keepWeighing } from '../actions'
 import type { BenchPerson } from '../queries'
+import { OnScale, ShareSaid, whatItChanged } from './on-scale'
 
 const SHAPE_WORDS: Readonly<Record<string, string>> = {
   'plank-hands': 'Hands, in a plank',
@@ -36,7 +38,6 @@ export function WeighPanel({ person, input }: { person: BenchPerson | undefined;
   const model = shape ? modelRange(input, shape) : null
   const [a, b] = [parseQuantity(under, READING), parseQuantity(standing, READING)]
   const share = a.ok && b.ok ? shareOf(a.value, b.value) : null
-  const fitted = calibrate(usual, person?.weighings ?? [])
 
   const tryScale = (): void => {
     // The try-out scale reads what the model of a slightly different body would put on it.
@@ -48,8 +49,10 @@ export function WeighPanel({ person, input }: { person: BenchPerson | undefined;
   const keep = async (): Promise<void> => {
     if (!person || !share?.ok) return
     const kept = await send({ id, studentId: person.id, shapeId, share: share.value })
-    if (!kept) return
-    setSaid('Kept: only the share, neither reading.')
+    if (!kept || !shape) return
+    const now = calibrate(usual, [...person.weighings, { shapeId, share: share.value }])
+    const after = now.ok ? modelRange({ ...usual, massToLegs: now.value.massToLegs }, shape) : null
+    setSaid(`Kept: only the share, neither reading. ${whatItChanged(model?.value, after?.value)}`)
     setStanding('')
     setUnder('')
     setId(newId())
@@ -89,18 +92,15 @@ export function WeighPanel({ person, input }: { person: BenchPerson | undefined;
           Read the try-out scale
         </Button>
       </Group>
-      {share === null ? null : share.ok ? (
-        <Text role="status">
-          That is {percent(share.value)} of body weight
-          {model ? `; the model says ${percent(model.value)}` : ''}
-          {model && model.max - model.min > 0.04
-            ? `, and anything from ${percent(model.min)} to ${percent(model.max)} balances`
-            : ''}
-          .
-        </Text>
-      ) : (
-        <Text role="alert">The second reading has to be a part of the first. Measure again?</Text>
-      )}
+      {shape && model ? (
+        <OnScale
+          picture={onScale(input, shape)}
+          label={`${SHAPE_WORDS[shapeId] ?? shapeId}, on the scale`}
+          model={model}
+          weighed={share?.ok ? share.value : null}
+        />
+      ) : null}
+      {share === null ? null : <ShareSaid share={share} model={model} />}
       <FormProblem message={problemOf('') ?? forget.problemOf('')} />
       <Group>
         <Button disabled={!person || !share?.ok} loading={busy} onClick={() => void keep()}>
@@ -114,14 +114,21 @@ export function WeighPanel({ person, input }: { person: BenchPerson | undefined;
         <Text role="status">{said}</Text>
       </Group>
       {person ? null : <Text c="dimmed">Pick a person above to keep a share.</Text>}
-      {person && person.weighings.length > 0 && fitted.ok ? (
-        <Text>
-          From {person.weighings.length} weighing{person.weighings.length === 1 ? '' : 's'}:{' '}
-          {percent(Math.abs(fitted.value.massToLegs))} of the mass lies{' '}
-          {fitted.value.massToLegs >= 0 ? 'lower' : 'higher'} than usual, ±{' '}
-          {(fitted.value.sd * 200).toFixed(1)} points. Every figure of this person follows it.
-        </Text>
-      ) : null}
+      {person && person.weighings.length > 0 ? <Fitted usual={usual} person={person} /> : null}
     </Stack>
+  )
+}
+
+/** How somebody's mass lies by everything that was weighed of them. */
+function Fitted({ usual, person: { weighings } }: { usual: BodyInput; person: BenchPerson }) {
+  const fitted = calibrate(usual, weighings)
+  if (!fitted.ok) return null
+  const { massToLegs, sd } = fitted.value
+  return (
+    <Text>
+      From {count(weighings.length, 'weighing')}: {percent(Math.abs(massToLegs))} of the mass lies{' '}
+      {massToLegs >= 0 ? 'lower' : 'higher'} than usual, ± {(sd * 200).toFixed(1)} points. Every figure of
+      this person follows it.
+    </Text>
   )
 }
