@@ -63,8 +63,10 @@ it('keeps an answer until what it was worked out from is written to, by this pro
   other.prepare("update student set name = 'Again' where id = 'w1'").run()
   other.close()
   expect(await read()).toBe(6)
-  process.env.LEVITAR_NOW = '2026-03-11T17:00:00Z'
+  process.env.LEVITAR_NOW = `${DAY}T18:00:00Z`
   expect(await read()).toBe(7)
+  process.env.LEVITAR_NOW = '2026-03-11T17:00:00Z'
+  expect(await read()).toBe(8)
 })
 
 it('follows from the studio’s own ways too, and what was begun before they changed is kept for nobody', async () => {

@@ -28,7 +28,9 @@ export function remembered<T>(ctx: Context, name: string, make: () => T): T {
   const ledger = ledgerOf(scope.db)
   if (!ledger) return make()
   const who = [privacy.hidden, privacy.notesOpen, actor.role, health.code, scope.studioId]
-  const key = JSON.stringify([name, clock.today, studio.units, ...who])
+  // What a tap allows runs out at a moment, not with a write: nothing is kept for longer than its hour.
+  const hour = Math.floor(clock.nowMs / 3_600_000)
+  const key = JSON.stringify([name, clock.today, hour, studio.units, ...who])
   const kept = ofDb.get(scope.db) ?? new Map<string, Kept>()
   ofDb.set(scope.db, kept)
   const known = kept.get(key)
