@@ -2,7 +2,7 @@ import Database from 'better-sqlite3'
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
-import { App, listening } from './app'
+import { App, DAY, listening } from './app'
 
 let app: App
 test.beforeAll(async () => {
@@ -34,6 +34,27 @@ test('eight weeks of one who stands still: found in the review, told by her page
   await expect(measure.locator('.recharts-surface').first()).toBeVisible()
   await expect(page.getByRole('region', { name: 'Load by week' })).toContainText('shoulder')
   await expect(page.getByRole('region', { name: 'Drilled' })).toContainText('times, last on')
+})
+
+test('between classes Today turns to the week, and on the day to the class', async ({ page }) => {
+  for (const [day, head] of [
+    ['2026-03-09', 'Tuesday upside down'],
+    ['2026-03-11', 'Nothing booked'],
+  ] as const) {
+    await app.onDay(day)
+    await page.goto(app.address)
+    await expect(page.getByRole('heading', { level: 1, name: head })).toBeVisible()
+    const week = page.getByRole('region', { name: 'Until then' })
+    await expect(week).toContainText('Stands still')
+    await expect(week.getByRole('link', { name: 'Greta Sommerby' })).toBeVisible()
+    await expect(page.getByText(/have checked in/)).toHaveCount(0)
+  }
+  await page.getByRole('link', { name: 'The whole week' }).click()
+  await expect(page).toHaveURL(/\/progress$/)
+  await app.onDay(DAY)
+  await page.goto(app.address)
+  await expect(page.getByText(/have checked in/)).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Until then' })).toHaveCount(0)
 })
 
 test('a group’s progress: where each stands, what holds most of them back, and its week alone', async ({

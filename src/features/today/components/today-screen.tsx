@@ -11,8 +11,16 @@ import { EmptyRoom } from './empty-start'
 import { Ribbon } from './ribbon'
 import classes from './today.module.css'
 
-/** The room, what needs settling, one button. `addPeople` is the form for names, from the people's part of the house. */
-export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: ReactNode }) {
+type Props = {
+  data: TodayData
+  /** The form for names, from the people's part of the house. */
+  addPeople: ReactNode
+  /** What the week asks for, where no class is today. */
+  week: ReactNode
+}
+
+/** The room, what needs settling, one button; between classes the week. */
+export function TodayScreen({ data, addPeople, week }: Props) {
   if (data.state === 'empty')
     return (
       <Stack gap="xl">
@@ -29,6 +37,7 @@ export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: R
         <PageHead title="Nothing booked" lead={`${data.people} people and ${data.bays} wall bays are ready.`}>
           <LinkButton href="/plans/new">Plan the next class</LinkButton>
         </PageHead>
+        {week}
         <SafetyLine />
       </>
     )
@@ -73,9 +82,12 @@ export function TodayScreen({ data, addPeople }: { data: TodayData; addPeople: R
             ) : (
               <Text>Nothing needs settling.</Text>
             )}
-            <Text c="dimmed">
-              {data.checkedIn} of {data.people} have checked in.
-            </Text>
+            {data.isToday ? (
+              <Text c="dimmed">
+                {data.checkedIn} of {data.people} have checked in.
+              </Text>
+            ) : null}
+            {week}
           </Stack>
         </GridCol>
         <GridCol span={{ base: 12, lg: 9 }}>

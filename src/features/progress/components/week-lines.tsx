@@ -1,0 +1,48 @@
+import { List, ListItem, Text, Title } from '@mantine/core'
+import { TextLink } from '@/ui/text-link'
+import type { Line, Review } from '../review-queries'
+
+/** Lines of each kind: more are on the week's own page. */
+const SHOWN = 3
+
+/** Between classes, what the week asks for: who stands still, who has not been seen, who went short. */
+export function WeekLines({ review }: { review: Review }) {
+  const parts: readonly (readonly [title: string, lines: readonly Line[]])[] = [
+    ['Stands still', review.still],
+    ['Not seen', review.away],
+    ['Went short', review.short],
+  ]
+  const told = parts.filter(([, lines]) => lines.length > 0)
+  return (
+    <section aria-labelledby="this-week" className="card">
+      <Title order={2} id="this-week" fz="xl">
+        Until then
+      </Title>
+      {told.length === 0 ? (
+        <Text>Nobody stands still, nobody is missing, nobody went short.</Text>
+      ) : (
+        told.map(([title, lines]) => (
+          <div key={title}>
+            <Text fw={650} mt={6}>
+              {title}
+            </Text>
+            <List spacing={2}>
+              {lines.slice(0, SHOWN).map(({ id, name, text }) => (
+                <ListItem key={id + text}>
+                  <TextLink href={`/progress/${id}`} fw={600}>
+                    {name}
+                  </TextLink>
+                  : {text}
+                </ListItem>
+              ))}
+            </List>
+            {lines.length > SHOWN ? <Text c="dimmed">and {lines.length - SHOWN} more</Text> : null}
+          </div>
+        ))
+      )}
+      <TextLink href="/progress" mt="sm">
+        The whole week
+      </TextLink>
+    </section>
+  )
+}
