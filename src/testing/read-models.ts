@@ -164,6 +164,7 @@ export function readsOf(
     homeView: (ctx) => everybody((id) => app().home.homeView(ctx, id)),
     homeByToken: (ctx) => app().home.homeByToken(ctx, 'no way in'),
     personProgress: (ctx) => everybody((id) => app().progress.personProgress(ctx, id, 'FS')),
+    reviewForTeachers: (ctx) => app().review.reviewForTeachers(ctx),
     studioReview: (ctx) => app().review.studioReview(ctx),
     groupChoices: (ctx) => app().groupwise.groupChoices(ctx),
     groupProgress: (ctx) => app().groupwise.groupProgress(ctx, world.groups[0]?.id ?? ''),

@@ -1,3 +1,4 @@
+import type { Asker } from '@/core/access/roles'
 import { demoWorld } from '@/core/simulate/demo'
 import { ownData, screen, seedWorld } from '@/testing/actions'
 
@@ -50,4 +51,12 @@ it('the week of a group names nobody else', async () => {
         all[part].map((l) => l.id).filter((id) => members.includes(id)),
       )
   }
+})
+
+it('on Today the week is told to whoever may open its own page, and to nobody else', async () => {
+  const ctx = await screen()
+  const as = (role: Asker) => app.review.reviewForTeachers({ ...ctx, actor: { ...ctx.actor, role } })
+  expect(as('owner')).toEqual(app.review.studioReview(ctx))
+  expect(as('teacher')?.still.length).toBeGreaterThan(0)
+  expect([as('assistant'), as('device'), as('nobody')]).toEqual([null, null, null])
 })

@@ -1,4 +1,5 @@
 import 'server-only'
+import { levelOf, reaches } from '@/core/access/roles'
 import { wentWithout } from '@/core/classes/without'
 import { addDays, daysBetween, formatDay } from '@/core/day'
 import { soreAgain } from '@/core/progress/sore'
@@ -53,6 +54,11 @@ const CLASSES_READ = 12
 export function studioReview(ctx: Context, members: ReadonlySet<string> | null = null): Review {
   const of = members === null ? 'everybody' : [...members].toSorted().join(' ')
   return remembered(ctx, `review ${of}`, () => makeReview(ctx, members))
+}
+
+/** The same on a page that others than teachers open too: null for whoever may not open the week's own. */
+export function reviewForTeachers(ctx: Context): Review | null {
+  return reaches(ctx.actor.role, levelOf('/progress')) ? studioReview(ctx) : null
 }
 
 function makeReview(ctx: Context, members: ReadonlySet<string> | null): Review {
