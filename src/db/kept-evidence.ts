@@ -12,7 +12,12 @@ const TABLES = ['observation', 'attempt', 'placement'] as const
 type Kept = { readonly since: number; readonly rows: string; readonly evidence: Evidence }
 type Shelf = { readonly since: number; readonly people: Map<string, Kept> }
 // By connection, whoever was asked about last at the end.
-const ofDb = new WeakMap<Db, Shelf>()
+let ofDb = new WeakMap<Db, Shelf>()
+
+/** Lets go of everybody's at once. */
+export function forgetEvidence(): void {
+  ofDb = new WeakMap()
+}
 
 /**
  * Somebody's evidence as it was read last, as long as nothing of theirs has come since. Facts are only ever added: as

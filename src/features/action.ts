@@ -7,6 +7,7 @@ import { forgetBackups } from '@/db/backup'
 import { dataFolder, forgetCopies, settleSurely, sharedDb } from '@/db/open'
 import { problem, type Answer } from './answer'
 import { contextFor, type Context } from './context'
+import { forgetAnswers } from './desk/remember'
 import { practiceFields, type PracticeFields } from './fields'
 import { tell, type Told } from './tell'
 import { refusalFor, whoHere, type Who } from './who'
@@ -26,7 +27,7 @@ type Options<I> = {
  * `refresh: false` leaves the page as it is.
  * `layer: true` asks for open health notes on the screen that sends it.
  * `erases: true` empties the store's log afterwards and removes backups and the copies set aside before updates, so that
- * no byte of what was removed stays.
+ * no byte of what was removed stays; answers that were kept go as well.
  * `passed: true` may be sent from a tablet that is passed round; nothing else may.
  * `trail`: what is written down of it, in the same transaction.
  * Whatever arrives is treated as unknown; a parse failure comes back beside its field and stores nothing.
@@ -49,6 +50,7 @@ export function action<S extends z.ZodType, T>(
       settleSurely()
       forgetCopies()
       forgetBackups(dataFolder())
+      forgetAnswers()
     }
     if (answer.ok && refresh) revalidatePath('/', 'layout')
     return answer

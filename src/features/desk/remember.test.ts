@@ -110,6 +110,21 @@ it('one person’s evidence and standing are another’s no longer: a try moves 
   expect(await read(wren)).toBe(before + 1)
 })
 
+it('when somebody is erased everything that was kept is let go', async () => {
+  const { remembered } = await import('./remember')
+  const { erase } = await import('../students/actions')
+  const { addStudents } = await import('@/db/students')
+  let made = 0
+  const read = async () => remembered(await screen(), 'of nobody in particular', () => (made += 1))
+  const gone = nobody().replace('0000-7', '1111-7')
+  addStudents((await screen()).scope, [{ id: gone, name: 'Somebody Else' }], DAY)
+  expect([await read(), await read()]).toEqual([1, 1])
+  expect(await erase({ id: gone, typed: 'Somebody' })).toMatchObject({ ok: false })
+  expect(await read()).toBe(1)
+  expect(await erase({ id: gone, typed: 'Somebody Else' })).toMatchObject({ ok: true })
+  expect(await read()).toBe(2)
+})
+
 it('a fact that takes the row of one that is gone is seen', async () => {
   const { evidenceOf } = await import('@/db/evidence')
   const wren = idOf('Wren Haskett')

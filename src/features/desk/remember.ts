@@ -1,7 +1,9 @@
 import 'server-only'
 import { countAsRead, readsOf, type Again, type Ledger } from '@/db/ledger'
+import { forgetEvidence } from '@/db/kept-evidence'
 import { ledgerOf, type Db } from '@/db/open'
 import type { Context } from '../context'
+import { forgetOpened } from './standing'
 
 /** Answers that are kept at once: the few pages that many look at, and the people who were looked at last. */
 const MOST = 60
@@ -15,7 +17,14 @@ type Kept = {
   readonly again: { readonly asked: Again; since: number }[]
 }
 // By connection, newest last: another database put in its place counts its writes anew.
-const ofDb = new WeakMap<Db, Map<string, Kept>>()
+let ofDb = new WeakMap<Db, Map<string, Kept>>()
+
+/** Lets go of every answer, and of what was opened for one: whoever is erased stays in no memory either. */
+export function forgetAnswers(): void {
+  ofDb = new WeakMap()
+  forgetOpened()
+  forgetEvidence()
+}
 
 /**
  * An answer that takes long to work out, kept until anything that it was worked out from is written to. It is one

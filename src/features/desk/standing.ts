@@ -92,3 +92,8 @@ export function engineOf(practice: Library): string {
   engines.set(practice, made)
   return made
 }
+
+/** Lets go of whatever was opened. */
+export function forgetOpened(): void {
+  opened.clear()
+}
