@@ -1,4 +1,4 @@
-import { List, ListItem, Text, Title } from '@mantine/core'
+import { Group, List, ListItem, SimpleGrid, Text, Title } from '@mantine/core'
 import { TextLink } from '@/ui/text-link'
 import type { Line, Review } from '../review-queries'
 
@@ -14,35 +14,35 @@ export function WeekLines({ review }: { review: Review }) {
   ]
   const told = parts.filter(([, lines]) => lines.length > 0)
   return (
-    <section aria-labelledby="this-week" className="card">
-      <Title order={2} id="this-week" fz="xl">
-        Until then
-      </Title>
+    <section aria-labelledby="this-week" className="card" style={{ marginBottom: 14 }}>
+      <Group justify="space-between" align="baseline">
+        <Title order={2} id="this-week" fz="xl">
+          Until then
+        </Title>
+        <TextLink href="/progress">The whole week</TextLink>
+      </Group>
       {told.length === 0 ? (
         <Text>Nobody stands still, nobody is missing, nobody went short.</Text>
       ) : (
-        told.map(([title, lines]) => (
-          <div key={title}>
-            <Text fw={650} mt={6}>
-              {title}
-            </Text>
-            <List spacing={2}>
-              {lines.slice(0, SHOWN).map(({ id, name, text }) => (
-                <ListItem key={id + text}>
-                  <TextLink href={`/progress/${id}`} fw={600}>
-                    {name}
-                  </TextLink>
-                  : {text}
-                </ListItem>
-              ))}
-            </List>
-            {lines.length > SHOWN ? <Text c="dimmed">and {lines.length - SHOWN} more</Text> : null}
-          </div>
-        ))
+        <SimpleGrid cols={{ base: 1, md: told.length }} spacing="lg">
+          {told.map(([title, lines]) => (
+            <div key={title}>
+              <Text fw={650}>{title}</Text>
+              <List spacing={2}>
+                {lines.slice(0, SHOWN).map(({ id, name, text }) => (
+                  <ListItem key={id + text}>
+                    <TextLink href={`/progress/${id}`} fw={600}>
+                      {name}
+                    </TextLink>
+                    : {text}
+                  </ListItem>
+                ))}
+              </List>
+              {lines.length > SHOWN ? <Text c="dimmed">and {lines.length - SHOWN} more</Text> : null}
+            </div>
+          ))}
+        </SimpleGrid>
       )}
-      <TextLink href="/progress" mt="sm">
-        The whole week
-      </TextLink>
     </section>
   )
 }

@@ -59,6 +59,7 @@ export function TodayScreen({ data, addPeople, week }: Props) {
           </LinkButton>
         ) : null}
       </PageHead>
+      {week}
       <Ribbon parts={data.parts} href={`/plans/${data.id}`} />
       <Grid gap="xl">
         <GridCol span={{ base: 12, lg: 3 }}>
@@ -87,7 +88,6 @@ export function TodayScreen({ data, addPeople, week }: Props) {
                 {data.checkedIn} of {data.people} have checked in.
               </Text>
             ) : null}
-            {week}
           </Stack>
         </GridCol>
         <GridCol span={{ base: 12, lg: 9 }}>
