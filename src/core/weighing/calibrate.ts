@@ -1,7 +1,7 @@
 import { estimateBody, type BodyInput } from '../body/estimate'
-import { contactOf } from '../mechanics/position'
+import { contactOf, type Position } from '../mechanics/position'
 import { solvePosition } from '../mechanics/positions/catalogue'
-import type { ContactPart } from '../mechanics/contacts'
+import type { ContactPart, LoadRange } from '../mechanics/contacts'
 import { ok, refused, type Result } from '../result'
 
 /** A share of body weight that was weighed: reading under a part ÷ reading standing. Neither reading is kept. */
@@ -82,23 +82,23 @@ export function calibrate(
   return ok({ massToLegs: sum / weight, sd: Math.sqrt(1 / weight) })
 }
 
-/** The model's share of a weighed part for a body with some shift; NaN where the body cannot take the shape. */
-export function modelShare(input: BodyInput, shape: WeighingShape, massToLegs: number): number {
-  const body = estimateBody({ ...input, massToLegs })
-  if (!body.ok) return Number.NaN
-  const position = solvePosition(shape.position, body.value, {})
-  return position.ok ? (contactOf(position.value, shape.part)?.share.value ?? Number.NaN) : Number.NaN
-}
-
-/** What the model allows for a part: its range, for a split that balance alone does not settle. */
-export function modelRange(
-  input: BodyInput,
-  shape: WeighingShape,
-): { readonly value: number; readonly min: number; readonly max: number } | null {
+/** The shape that is weighed, on a body; null where the body cannot take it. */
+export function weighedPosition(input: BodyInput, shape: WeighingShape): Position | null {
   const body = estimateBody(input)
   if (!body.ok) return null
   const position = solvePosition(shape.position, body.value, {})
-  return position.ok ? (contactOf(position.value, shape.part)?.share ?? null) : null
+  return position.ok ? position.value : null
+}
+
+/** What the model allows for a part: its range, for a split that balance alone does not settle. */
+export function modelRange(input: BodyInput, shape: WeighingShape): LoadRange | null {
+  const position = weighedPosition(input, shape)
+  return position && (contactOf(position, shape.part)?.share ?? null)
+}
+
+/** The model's share of a weighed part for a body with some shift; NaN where the body cannot take the shape. */
+export function modelShare(input: BodyInput, shape: WeighingShape, massToLegs: number): number {
+  return modelRange({ ...input, massToLegs }, shape)?.value ?? Number.NaN
 }
 
 /** The share runs almost straight with the shift, so a few secant steps end on it. */

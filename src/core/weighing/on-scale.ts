@@ -1,21 +1,17 @@
-import { estimateBody, type BodyInput } from '../body/estimate'
+import type { BodyInput } from '../body/estimate'
 import { pictureOf, type Picture } from '../figure/picture'
 import { contactOf } from '../mechanics/position'
-import { solvePosition } from '../mechanics/positions/catalogue'
-import type { WeighingShape } from './calibrate'
+import { weighedPosition, type WeighingShape } from './calibrate'
 
 /** A bathroom scale from the side, sunk into the drawing's floor so that the shape stays as it is reckoned, cm. */
 const SCALE = { longCm: 32, thickCm: 4 } as const
 
 /** The shape that is weighed, on this body, with the scale under the part; null where the body cannot take it. */
 export function onScale(input: BodyInput, shape: WeighingShape): Picture | null {
-  const body = estimateBody(input)
-  if (!body.ok) return null
-  const position = solvePosition(shape.position, body.value, {})
-  if (!position.ok) return null
-  const at = contactOf(position.value, shape.part)?.atCm
-  if (!at) return null
-  const picture = pictureOf(position.value)
+  const position = weighedPosition(input, shape)
+  const at = position && contactOf(position, shape.part)?.atCm
+  if (!position || !at) return null
+  const picture = pictureOf(position)
   const [x, y, wide, high] = picture.view
   const scale = {
     x: at.x - SCALE.longCm / 2,

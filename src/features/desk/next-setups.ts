@@ -7,7 +7,7 @@ import type { Judge } from './judge'
 import { setupTonight } from './limit-words'
 import { standings } from './standing'
 
-/** Setups of what somebody does next, the nearest family first; none that is closed to them tonight. */
+/** Setups of what somebody does next, in the order of the families; none that is closed to them tonight. */
 export function nextSetups(
   ctx: Context,
   judge: Judge,

@@ -37,7 +37,7 @@ export type BenchDetails = {
   readonly bySetup: Readonly<Record<string, SetupLimit>>
   /** Where setups begin for them, under the ways that hold for them. */
   readonly begins: Readonly<Record<string, readonly Beginning[]>>
-  /** Setups of what comes next, the nearest family first. */
+  /** Setups of what comes next, in the order of the families. */
   readonly next: readonly string[]
   readonly saved: readonly {
     id: string

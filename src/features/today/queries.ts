@@ -157,7 +157,7 @@ function sentences({ ctx, record, judge, decisions, plan, unplaced }: Known): Se
   const lines: (Settle | null)[] = [
     back.length > 0
       ? {
-          text: `${names(back)}: one rung easier tonight.`,
+          text: `${names(back)}: one rung easier ${record.day === ctx.clock.today ? 'tonight' : 'then'}.`,
           href: `/readiness/${back[0]?.id ?? ''}`,
           do: 'See why',
         }

@@ -1,6 +1,6 @@
-import { List, ListItem, SimpleGrid, Text, Title } from '@mantine/core'
-import { TextLink } from '@/ui/text-link'
+import { SimpleGrid, Text, Title } from '@mantine/core'
 import type { Line, Review } from '../review-queries'
+import { NamedLines } from './named-lines'
 
 type Part = { title: string; lines: readonly Line[] | null; none: string }
 
@@ -38,16 +38,7 @@ export function WeekReview({ review }: { review: Review }) {
           {lines === null || lines.length === 0 ? (
             <Text c="dimmed">{none}</Text>
           ) : (
-            <List spacing={4}>
-              {lines.map(({ id, name, text }) => (
-                <ListItem key={id + text}>
-                  <TextLink href={`/progress/${id}`} fw={600}>
-                    {name}
-                  </TextLink>
-                  : {text}
-                </ListItem>
-              ))}
-            </List>
+            <NamedLines lines={lines} />
           )}
         </section>
       ))}

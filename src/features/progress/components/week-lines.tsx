@@ -1,6 +1,7 @@
-import { Group, List, ListItem, SimpleGrid, Text, Title } from '@mantine/core'
+import { Group, SimpleGrid, Text, Title } from '@mantine/core'
 import { TextLink } from '@/ui/text-link'
 import type { Line, Review } from '../review-queries'
+import { NamedLines } from './named-lines'
 
 /** Lines of each kind: more are on the week's own page. */
 const SHOWN = 3
@@ -28,16 +29,7 @@ export function WeekLines({ review }: { review: Review }) {
           {told.map(([title, lines]) => (
             <div key={title}>
               <Text fw={650}>{title}</Text>
-              <List spacing={2}>
-                {lines.slice(0, SHOWN).map(({ id, name, text }) => (
-                  <ListItem key={id + text}>
-                    <TextLink href={`/progress/${id}`} fw={600}>
-                      {name}
-                    </TextLink>
-                    : {text}
-                  </ListItem>
-                ))}
-              </List>
+              <NamedLines lines={lines.slice(0, SHOWN)} />
               {lines.length > SHOWN ? <Text c="dimmed">and {lines.length - SHOWN} more</Text> : null}
             </div>
           ))}

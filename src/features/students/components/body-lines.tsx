@@ -141,9 +141,9 @@ function Line({ line, wording, picked, onPick, keep }: LineProps) {
       <path className={classes.reach} d={`M${from.x} ${-from.y}L${to.x} ${-to.y}`} />
       <rect
         className={classes.reach}
-        x={upright ? text.x - REACH.wide : text.x - REACH.wide / 2}
+        x={upright ? text.x - REACH.wide : Math.min(from.x, to.x)}
         y={text.y - REACH.high * 0.7}
-        width={REACH.wide}
+        width={upright ? REACH.wide : Math.abs(to.x - from.x)}
         height={REACH.high}
       />
       <path d={d} />
@@ -155,7 +155,7 @@ function Line({ line, wording, picked, onPick, keep }: LineProps) {
   )
 }
 
-/** What a finger may miss a number by, cm of the drawing. */
+/** What may be pressed round a number, cm of the drawing; over a level line no more than the line, or it would lie over its neighbour’s. */
 const REACH = { wide: 46, high: 11 } as const
 
 /** Where the tape lies on the body: drawn while its length is typed. */
