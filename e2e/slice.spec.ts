@@ -56,7 +56,10 @@ test('from pasted names to a taught class and what it changed, over a killed ser
     await page.getByRole('link', { name: 'Ines Calder' }).click()
     await page.getByRole('textbox', { name: 'Height', exact: true }).fill(`5'6"`)
     // Its number is its own: nothing of the forearm’s lies over it.
-    await page.getByRole('button', { name: /^Upper arm .*estimated/ }).locator('text').click()
+    await page
+      .getByRole('button', { name: /^Upper arm .*estimated/ })
+      .locator('text')
+      .click()
     await page.getByRole('textbox', { name: 'Upper arm, by tape' }).fill('30.5')
     await page.keyboard.press('Enter')
     await expect(page.getByRole('button', { name: /^Upper arm 30.5 cm, measured/ })).toBeFocused()
