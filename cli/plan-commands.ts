@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { ATTEMPT_CAP } from '@/core/approaches/floor'
 import { briefSchema, type Brief } from '@/core/classes/brief'
 import type { Plan } from '@/core/classes/plan'
-import { briefPerson } from '@/core/classes/reach'
+import { briefPerson, NO_CLASS_BEFORE } from '@/core/classes/reach'
 import { readPlan } from '@/core/classes/upgrade'
 import { validatePlan } from '@/core/planning/check/validate'
 import { planClass } from '@/core/planning/plan-class'
@@ -124,8 +124,8 @@ function briefOf({
       listed: true,
       lines: Object.entries(stock).map(([kind, count]) => ({ id: kind, kind, longCm: null, count })),
     },
-    people: students.map((student) =>
-      briefPerson(practice, {
+    people: students.map((student) => ({
+      ...briefPerson(practice, {
         studentId: student.id,
         breathS: 5,
         heightCm: null,
@@ -133,13 +133,13 @@ function briefOf({
         grown: {},
         weaker: {},
         firstMonth: false,
-        ...{ waited: { wall: 0, help: 0 }, recent: [] },
         mostAttempts: ATTEMPT_CAP.usual,
         touch: 'ask',
         limits: screened === 'recorded' ? NO_LIMITS : NOT_ASKED,
         decisions: FAMILIES.map((family) => decideFor(student, family, screened, on)),
         looked: () => null,
       }),
-    ),
+      ...NO_CLASS_BEFORE,
+    })),
   }
 }

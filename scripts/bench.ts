@@ -3,7 +3,7 @@ import { estimateBody } from '@/core/body/estimate'
 import { addDays } from '@/core/day'
 import { POSITIONS, solvePosition } from '@/core/mechanics/positions/catalogue'
 import type { Brief } from '@/core/classes/brief'
-import { briefPerson } from '@/core/classes/reach'
+import { briefPerson, NO_CLASS_BEFORE } from '@/core/classes/reach'
 import { USUAL_AIM } from '@/core/classes/aim'
 import { NOTHING_FIXED } from '@/core/classes/fixed'
 import { bestPlan, startsFor } from '@/core/planning/plan-class'
@@ -134,8 +134,8 @@ const brief: Brief = {
     })),
   },
   ...{ helpers: [], locks: [] },
-  people: evidence.map((e) =>
-    briefPerson(practice, {
+  people: evidence.map((e) => ({
+    ...briefPerson(practice, {
       studentId: e.id,
       breathS: 5,
       heightCm: 168,
@@ -143,14 +143,14 @@ const brief: Brief = {
       grown: {},
       weaker: {},
       firstMonth: false,
-      ...{ waited: { wall: 0, help: 0 }, recent: [] },
       mostAttempts: 12,
       touch: 'ask',
       limits: NOT_ASKED,
       decisions: FAMILIES.map((family) => decide(practice, family, e.id, e, NOT_ASKED, asOf)),
       looked: () => null,
     }),
-  ),
+    ...NO_CLASS_BEFORE,
+  })),
 }
 bench('first plan, 14 people', () => startsFor(practice, brief), 5)
 once('whole search, 14 people', () => bestPlan(practice, brief))

@@ -4,7 +4,7 @@ import type { Brief, BriefPerson, StockLine } from '@/core/classes/brief'
 import { NOTHING_FIXED } from '@/core/classes/fixed'
 import type { Lock } from '@/core/classes/lock'
 import type { Plan, PlanBlock } from '@/core/classes/plan'
-import { briefPerson } from '@/core/classes/reach'
+import { briefPerson, NO_CLASS_BEFORE } from '@/core/classes/reach'
 import { planClass } from '@/core/planning/plan-class'
 import { shippedPractice } from '@/core/practice/library'
 import { FAMILIES, type Family } from '@/core/practice/schema'
@@ -44,7 +44,7 @@ export function person(i: number, part: Someone = {}): BriefPerson {
       standingId === null ? null : ({ stageId: standingId, by: 'placement' } as Decision['standing'])
     return { ...base, outcome, standing, targetId }
   })
-  return briefPerson(practice, {
+  const known = briefPerson(practice, {
     studentId,
     breathS: part.breathS ?? 5,
     mostAttempts: part.mostAttempts ?? 12,
@@ -53,12 +53,12 @@ export function person(i: number, part: Someone = {}): BriefPerson {
     grown: part.grown ?? {},
     weaker: part.weaker ?? {},
     firstMonth: part.firstMonth ?? false,
-    ...{ waited: { wall: 0, help: 0 }, recent: [] },
     touch: part.touch ?? 'ask',
     limits: part.limits ?? NOT_ASKED,
     decisions,
     looked: () => looked,
   })
+  return { ...known, ...NO_CLASS_BEFORE }
 }
 
 /** Limits that some conditions set, with every question answered. */

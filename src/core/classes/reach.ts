@@ -78,7 +78,13 @@ function standIn(practice: Library, closed: Stage, limits: Caps): string | null 
   return insteadOf(practice, closed, limits, { also })?.stageId ?? null
 }
 
-/** Somebody as a brief holds them. */
+/** Whoever has no class behind them: nobody owes them a turn and nothing is too fresh to be done again. */
+export const NO_CLASS_BEFORE: Pick<BriefPerson, 'waited' | 'recent'> = {
+  waited: { wall: 0, help: 0 },
+  recent: [],
+}
+
+/** Somebody as a brief holds them, but for what their last classes leave them. */
 export function briefPerson(
   practice: Library,
   known: {
@@ -90,14 +96,12 @@ export function briefPerson(
     readonly grown: BriefPerson['grown']
     readonly weaker: BriefPerson['weaker']
     readonly firstMonth: boolean
-    readonly waited: BriefPerson['waited']
-    readonly recent: BriefPerson['recent']
     readonly touch: BriefPerson['touch']
     readonly limits: Caps
     readonly decisions: readonly Decision[]
     readonly looked: (stageId: string) => Looked
   },
-): BriefPerson {
+): Omit<BriefPerson, keyof typeof NO_CLASS_BEFORE> {
   const { limits, decisions, looked, ...own } = known
   const families: Partial<Record<Family, ReachInFamily>> = {}
   for (const decision of decisions) {

@@ -22,7 +22,7 @@ import { classLines, findClass } from '@/db/classes'
 import { findStudent, listNames } from '@/db/students'
 import { formatDay } from '@/core/day'
 import type { Context } from '../context'
-import { judgeOfClass } from '../desk/class-file'
+import { judgeOfClass } from '../desk/class-judge'
 import { judgeOf } from '../desk/judge'
 
 export type OptionView = {

@@ -1,6 +1,6 @@
 import 'server-only'
-import type { BriefPerson } from '@/core/classes/brief'
 import { doingsOf } from '@/core/classes/plan'
+import type { NO_CLASS_BEFORE } from '@/core/classes/reach'
 import { wentWithout } from '@/core/classes/without'
 import type { Day } from '@/core/day'
 import { classLines } from '@/db/classes'
@@ -12,7 +12,7 @@ const LOOKED_BACK = 2
 const LISTED = 8
 
 /** What somebody's last classes leave for this one. */
-type Before = Pick<BriefPerson, 'waited' | 'recent'>
+export type Before = typeof NO_CLASS_BEFORE
 
 /** The last two planned classes before a day, read once for everybody. */
 export function beforeClass({ scope, health }: Context, day: Day): (studentId: string) => Before {

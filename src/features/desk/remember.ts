@@ -5,8 +5,8 @@ import { ledgerOf, type Db } from '@/db/open'
 import type { Context } from '../context'
 import { forgetOpened } from './standing'
 
-/** Answers that are kept at once: the few pages that many look at, and the people who were looked at last. */
-const MOST = 60
+/** Answers that are kept at once: the few pages that many look at, whoever was looked at last, and the lists of a week's classes. */
+const MOST = 240
 
 type Kept = {
   readonly value: unknown

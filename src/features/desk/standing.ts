@@ -46,9 +46,10 @@ function readStandings(ctx: Context, studentIds: readonly string[]): ReadonlyMap
       opened.set(row.studentId, { sealed: row.sealed, value })
       found.set(row.studentId, value)
     }
+  const missing = studentIds.filter((id) => !found.has(id))
+  if (missing.length === 0) return found
   const judge = judgeOf(ctx)
-  for (const studentId of studentIds) {
-    if (found.has(studentId)) continue
+  for (const studentId of missing) {
     const value = judged(ctx, judge, studentId)
     found.set(studentId, value)
     // Without the key nothing is kept: everything that may be closed is, and that must end the moment the key is back.

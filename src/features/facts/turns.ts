@@ -6,7 +6,8 @@ import { eventsOf, findClass } from '@/db/classes'
 import { keepDecisions } from '@/db/decisions'
 import { attemptsOfClass } from '@/db/evidence'
 import type { Context } from '../context'
-import { familyOf, judgeOfClass } from '../desk/class-file'
+import { familyOf } from '../desk/class-file'
+import { judgeOfClass } from '../desk/class-judge'
 
 /**
  * Keeps what a class changed, once it is over: what would be decided without it and what is decided with it, as of its own
