@@ -7,6 +7,8 @@ import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core'
 import type { Metadata, Viewport } from 'next'
 import { headers } from 'next/headers'
 import type { ReactNode } from 'react'
+import { holdPresses } from '@/ui/early-press'
+import { EarlyPresses } from '@/ui/early-press-effect'
 import { ThemeProvider } from '@/ui/theme-provider'
 
 export const metadata: Metadata = {
@@ -24,9 +26,11 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en" {...mantineHtmlProps}>
       <head>
         <ColorSchemeScript defaultColorScheme="auto" nonce={nonce} />
+        <script nonce={nonce} dangerouslySetInnerHTML={{ __html: `(${holdPresses.toString()})()` }} />
       </head>
       <body>
         <ThemeProvider>{children}</ThemeProvider>
+        <EarlyPresses />
       </body>
     </html>
   )
