@@ -12,13 +12,15 @@ export function bodyOfStudent(
   return body.ok ? body.value : null
 }
 
+/** Its height, cm. */
+export const AVERAGE_CM = 168
+
 /** The body that is drawn where nobody’s own is known: the middle of adults, and nobody. */
 export function anyBody(): Body {
   average ??= bodyOfStudent({ statureCm: AVERAGE_CM, measured: {} })
   if (!average) throw new Error('the average body does not solve')
   return average
 }
-const AVERAGE_CM = 168
 let average: Body | null = null
 
 /** What somebody's own fist, hand and foot measure; the usual ones where no height is known. */

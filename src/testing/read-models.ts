@@ -72,6 +72,7 @@ export function readsOf(
         .incidents.incidentList(ctx)
         .map(({ id }) => app().incidents.incidentView(ctx, id)),
     incidentForm: (ctx) => app().incidents.incidentForm(ctx),
+    drawnHeight: () => 'a height, of nobody',
     familyFrom: () => '',
     kindFrom: () => '',
     kindNames: () => '',

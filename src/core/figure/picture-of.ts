@@ -1,4 +1,5 @@
 import type { Body } from '../body/estimate'
+import type { Position } from '../mechanics/position'
 import { solvePosition } from '../mechanics/positions/catalogue'
 import { solveSetup } from '../setups/catalogue'
 import type { Library } from '../practice/library'
@@ -29,9 +30,24 @@ function pictureOfNamed(
     const drawn = drawFreehand(shape, body)
     return pictureOfShape(drawn, underOf(shape, drawn))
   }
+  const solved = solvedAs(name, body, parameters)
+  return solved && pictureOf(solved)
+}
+
+function solvedAs(
+  name: string,
+  body: Body,
+  parameters: Readonly<Record<string, number>> = {},
+): Position | null {
   const asked = solvePosition(name, body, parameters)
   const solved = asked.ok ? asked : solvePosition(name, body)
-  return solved.ok ? pictureOf(solved.value) : null
+  return solved.ok ? solved.value : null
+}
+
+/** The position that something of the practice is drawn in on a body, weighed; null where it is drawn by hand or not at all. */
+export function positionFor(practice: Library, id: string, body: Body): Position | null {
+  const entry = practice.pictures.find(({ of }) => of === id)
+  return entry?.shape ? solvedAs(entry.shape, body, entry.with) : null
 }
 
 /** What a setup aims at, with what stands there; null where nothing is called so or this body cannot be put there. */

@@ -1,7 +1,8 @@
 import 'server-only'
 import { pictureOf, viewOf, type Picture } from '@/core/figure/picture'
+import { carriedBy, type Carried } from '@/core/mechanics/carried'
 import { rightBesideWrong } from '@/core/mechanics/beside'
-import { pictureFor } from '@/core/figure/picture-of'
+import { pictureFor, positionFor } from '@/core/figure/picture-of'
 import { entriesOf, findEntry, KINDS, type Entry, type Kind } from '@/core/library/entries'
 import { linksOf } from '@/core/library/links'
 import { indexOf, search } from '@/core/library/search'
@@ -14,12 +15,17 @@ import { NO_LIMITS } from '@/core/screening/caps'
 import { pathOf } from '@/core/readiness/path'
 import { FAMILY_NAMES } from '@/core/words/family'
 import { KIND_WORD, RELATION_WORD } from '@/core/words/kinds'
+import { length } from '@/core/words/number'
+import { describeLoads } from '@/core/words/setup'
 import { linesOf, type Line } from '@/core/words/library-page'
-import { anyBody } from '../body'
+import { anyBody, AVERAGE_CM } from '../body'
 import type { Context } from '../context'
 
 /** An entry as it stands in a list. */
 export type Card = { id: string; name: string; kind: string; picture: Picture | null }
+
+/** What a step asks arms and head to carry, drawn and said. */
+export type StepLoad = { carried: Carried; words: string }
 
 export type EntryPage = {
   id: string
@@ -38,7 +44,12 @@ export type EntryPage = {
 }
 
 /** One step of a progression with its branches, drawn. */
-export type MapStep = { name: string; rung: string; steps: Card[] }
+export type MapStep = { name: string; rung: string; steps: (Card & { load: StepLoad | null })[] }
+
+/** The height of the body that everything is drawn on, in words. */
+export function drawnHeight({ studio }: Context): string {
+  return length(AVERAGE_CM, studio)
+}
 
 /** The family in a link, or forearm stand. */
 export function familyFrom(text: string | undefined): Family {
@@ -71,17 +82,26 @@ export function listOf({ practice }: Context, kind: Kind): Card[] {
     .map((entry) => cardOf(practice, entry))
 }
 
-/** A family’s progression: every numbered step with its branches. */
-export function mapOf({ practice }: Context, family: Family): MapStep[] {
+/**
+ * A family’s progression: every numbered step with its branches.
+ * @param weighed with what each asks the body to carry, where its shape is solved
+ */
+export function mapOf({ practice }: Context, family: Family, weighed: boolean): MapStep[] {
   const nobody = { family, standing: null, targetId: null, branches: [], outcome: 'build' as const }
   return pathOf(practice, nobody, new Set(), NO_LIMITS, new Set()).map(({ name, steps }) => ({
     name,
     rung: steps[0]?.stage.rung ?? '',
     steps: steps.flatMap(({ stage }) => {
       const entry = findEntry(practice, stage.id)
-      return entry ? [cardOf(practice, { ...entry, name: stage.short ?? stage.name })] : []
+      const load = weighed ? loadOf(practice, stage.id) : null
+      return entry ? [{ ...cardOf(practice, { ...entry, name: stage.short ?? stage.name }), load }] : []
     }),
   }))
+}
+
+function loadOf(practice: Library, id: string): StepLoad | null {
+  const position = positionFor(practice, id, anyBody())
+  return position && { carried: carriedBy(position), words: describeLoads(position) }
 }
 
 const indexes = new WeakMap<Library, ReturnType<typeof indexOf>>()

@@ -1,8 +1,10 @@
 import { Button, Group, Text, TextInput, Title } from '@mantine/core'
 import type { Metadata } from 'next'
 import { Cards } from '@/features/library/components/cards'
+import { LoadLine } from '@/features/library/components/load-line'
 import { Progression } from '@/features/library/components/progression'
 import {
+  drawnHeight,
   familyFrom,
   familyNames,
   found,
@@ -19,10 +21,10 @@ import { LinkButton } from '@/ui/link-button'
 
 export const metadata: Metadata = { title: 'Library' }
 
-type Asked = { family?: string; kind?: string; q?: string }
+type Asked = { family?: string; kind?: string; q?: string; loads?: string }
 
 export default page<{ searchParams: Promise<Asked> }>(async (ctx, { searchParams }) => {
-  const { family: familyAsked, kind: kindAsked, q = '' } = await searchParams
+  const { family: familyAsked, kind: kindAsked, q = '', loads } = await searchParams
   const [family, kind] = [familyFrom(familyAsked), kindFrom(kindAsked)]
   const asked = q.trim()
   return (
@@ -67,7 +69,10 @@ export default page<{ searchParams: Promise<Asked> }>(async (ctx, { searchParams
       ) : kind ? (
         <Cards cards={listOf(ctx, kind)} />
       ) : (
-        <Progression steps={mapOf(ctx, family)} />
+        <>
+          <LoadLine family={family} height={loads === undefined ? null : drawnHeight(ctx)} />
+          <Progression steps={mapOf(ctx, family, loads !== undefined)} />
+        </>
       )}
     </>
   )

@@ -1,6 +1,6 @@
 import { Link } from '@/ui/link'
 import { Figure } from '@/ui/figure/figure'
-import type { MapStep } from '../queries'
+import type { MapStep, StepLoad } from '../queries'
 import classes from './library.module.css'
 
 /** A family's progression as a map: steps from left to right, branches of a step under each other. */
@@ -17,6 +17,7 @@ export function Progression({ steps }: { steps: readonly MapStep[] }) {
                     {branch.picture ? <Figure picture={branch.picture} height={66} /> : null}
                   </span>
                   <span>{branch.name}</span>
+                  {branch.load ? <Load load={branch.load} /> : null}
                 </Link>
               </li>
             ))}
@@ -24,5 +25,19 @@ export function Progression({ steps }: { steps: readonly MapStep[] }) {
         </li>
       ))}
     </ol>
+  )
+}
+
+/** The weight as a bar, arms first and the head end after them, and in words. */
+function Load({ load: { carried, words } }: { load: StepLoad }) {
+  return (
+    <span className={classes.load}>
+      <span className={classes.bar} aria-hidden>
+        <span data-on="arms" style={{ flexGrow: carried.arms }} />
+        <span data-on="head" style={{ flexGrow: carried.head }} />
+        <span style={{ flexGrow: carried.rest }} />
+      </span>
+      {words}
+    </span>
   )
 }
