@@ -1,5 +1,6 @@
 import { addDays } from '@/core/day'
 import type { Attempt, Evidence, Observation, Placement, Values } from '@/core/readiness/evidence'
+import { shippedPractice } from '@/core/practice/library'
 import { LOAD_TAGS, type LoadTag } from '@/core/practice/schema'
 import type { Within } from '@/core/readiness/within'
 import type { Caps } from '@/core/screening/caps'
@@ -68,7 +69,7 @@ export function ready(daysAgo = 1): Observation[] {
     saw('CK-neck-range', 1, daysAgo),
     saw('CK-neck-flexion', 0, daysAgo),
     saw('CK-hbh-tolerance', 1, daysAgo),
-    saw('CK-exit-rehearsed', both, daysAgo),
+    ...shippedPractice().exits.map(({ id }) => saw('CK-exit-rehearsed', both, daysAgo, { exitId: id })),
     saw('CK-both-leads', 0, daysAgo),
     saw('CK-lotus-hips', both, daysAgo),
     saw('CK-crown-proportion', { left: 4, right: 4 }, daysAgo),

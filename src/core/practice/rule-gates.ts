@@ -1,5 +1,8 @@
 import type { Gate, Stage } from './schema'
 
+/** The check by which a way out is shown. */
+export const WAY_OUT_CHECK = 'CK-exit-rehearsed'
+
 /** Setups that spare the wrists: with them the full range is not asked for. */
 const WRIST_SAVING: readonly string[] = ['SETUP-wrist-wedge', 'SETUP-neutral-grips']
 
@@ -28,7 +31,7 @@ export function ruleGates(stage: Omit<Stage, 'family'>): Gate[] {
     ...(HB >= 1 || NF >= 1 ? [{ check: 'CK-neck-range', op: 'yes' as const }] : []),
     ...(NF >= 2 ? [{ check: 'CK-neck-flexion', op: '<=' as const, value: 0 }] : []),
     ...(HBH >= 2 ? [{ check: 'CK-hbh-tolerance', op: 'yes' as const }] : []),
-    ...(FR >= 2 ? [{ check: 'CK-exit-rehearsed', op: 'yes' as const, side: 'each' as const }] : []),
+    ...(FR >= 2 ? [{ check: WAY_OUT_CHECK, op: 'yes' as const, side: 'each' as const }] : []),
     ...(own.has('CK-kick-height') ? [{ check: 'CK-both-leads', op: '<=' as const, value: 1 }] : []),
     ...(KN >= 3 ? [{ check: 'CK-lotus-hips', op: 'yes' as const, side: 'each' as const }] : []),
     // Short upper arms: no clearance means anything before it is known whether these arms can clear this head.

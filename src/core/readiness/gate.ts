@@ -1,4 +1,5 @@
 import { addDays, daysBetween, type Day } from '../day'
+import { WAY_OUT_CHECK } from '../practice/rule-gates'
 import type { Gate, ReadinessCheck, Stage } from '../practice/schema'
 import { EVIDENCE_WINDOW_DAYS, resultsOf, type Observation, type Values } from './evidence'
 import { satisfies } from './favourable'
@@ -149,9 +150,17 @@ function stateOf(
   return days.some((d) => d.notCounted === null && isNear(gate, check, d.value)) ? 'near' : 'unmet'
 }
 
-/** A way out that was rehearsed by name speaks for the stages that are left by it; one that nobody named for any. */
-function leadsOut({ exitId }: Observation, { exits }: Partial<Pick<Stage, 'exits'>>): boolean {
-  return exitId === undefined || exitId === null || exits === undefined || exits.includes(exitId)
+/**
+ * A way out that was rehearsed by name speaks for the stages that are left by it. One that nobody named speaks for none
+ * with a high fall, where the wrong one is no way out at all.
+ */
+function leadsOut(
+  { checkId, exitId }: Observation,
+  stage: Pick<Stage, 'load'> & Partial<Pick<Stage, 'exits'>>,
+): boolean {
+  if (checkId !== WAY_OUT_CHECK) return true
+  if (exitId === undefined || exitId === null) return fallLevel(stage) !== 'high'
+  return stage.exits === undefined || stage.exits.includes(exitId)
 }
 
 /** Results that speak of a gate: of its check, and where a try showed them, of its own stages. */

@@ -3,8 +3,8 @@ import type { LinkClosed } from '@/core/words/private-link'
 import { isWork, type Doing, type PlanBlock } from '@/core/classes/plan'
 import { formatDay } from '@/core/day'
 import { findEntry } from '@/core/library/entries'
-import { findById } from '@/core/practice/find'
 import { leavesFloor } from '@/core/readiness/gate'
+import { waysOut } from '@/core/screening/ways-out'
 import { CARD_LINES } from '@/core/words/emergency'
 import { describeTouch } from '@/core/words/floor'
 import { halfMinutes } from '@/core/words/number'
@@ -15,7 +15,8 @@ import { absentFrom } from '@/db/attendance'
 import { classOfLink } from '@/db/class-links'
 import { findClass, type ClassRecord } from '@/db/classes'
 import type { Context } from '../context'
-import { classFile, judgeOfClass, type ClassFile } from '../desk/class-file'
+import { classFile, type ClassFile } from '../desk/class-file'
+import { judgeOfClass } from '../desk/class-judge'
 import type { Judge } from '../desk/judge'
 import { closedTonight } from '../desk/limit-words'
 import { peopleOf } from '../desk/people'
@@ -127,12 +128,13 @@ function doingLine(
   const beside =
     doing.helper === null ? '' : doing.helper === 'teacher' ? 'you' : (helpers.get(doing.helper) ?? '')
   const place = placeName(doing.place, brief?.room)
+  const caps = brief?.people.find((p) => p.studentId === doing.studentId)?.limits ?? []
   return {
     name,
     what: doing.variantId === null ? NOTHING_OPEN : variantName(practice, doing.variantId),
     how: [place, doing.variantId === null ? '' : describeTurns(doing)].filter((t) => t !== '').join(' · '),
     change: describeChange(doing.change),
     beside,
-    out: stage && leavesFloor(stage) ? findById(practice.exits, stage.exits[0] ?? '').do : '',
+    out: stage && leavesFloor(stage) ? (waysOut(practice, stage, { caps })[0]?.do ?? '') : '',
   }
 }

@@ -8,7 +8,9 @@ import { isTry } from '@/core/practice/ask'
 import { findById } from '@/core/practice/find'
 import type { Library } from '@/core/practice/library'
 import type { Drill, Family, Stage } from '@/core/practice/schema'
+import type { Limit, Limits } from '@/core/screening/caps'
 import { barsStage } from '@/core/screening/stage-limits'
+import { waysOut } from '@/core/screening/ways-out'
 import { describeTouch } from '@/core/words/floor'
 import { describeChange, NOTHING_OPEN } from '@/core/words/plan'
 import { describePieces } from '@/core/words/setup'
@@ -101,9 +103,14 @@ export function doingView(doing: Doing, block: Work, view: View): DoingView {
     helper: doing.helper === null ? '' : view.helperName(doing.helper),
     waiting: block.waves > 1 && doing.waiting !== null ? findById(practice.drills, doing.waiting).name : '',
     why: whyWords(doing, block, view),
-    exit: practice.exits.find((e) => e.id === stage?.exits[0])?.name ?? '',
+    exit: (stage && waysOut(practice, stage, limitsOf(view, studentId))[0]?.name) ?? '',
     picture: variantId === null ? null : pictureFor(practice, variantId, body ?? anyBody()),
   }
+}
+
+/** What limits somebody on the day of the class, as its brief has it. */
+function limitsOf({ brief }: View, studentId: string): Limits<Limit> {
+  return { caps: brief?.people.find((p) => p.studentId === studentId)?.limits ?? [] }
 }
 
 /** How long it is usually held, s; in a block of ease everything is stayed in. */

@@ -43,7 +43,13 @@ export const recordCard = action(
       observer: z.string().trim().max(80, 'Who recorded: 80 characters at most.'),
       cells: z
         .array(
-          z.object({ ...stampFields, studentId: idField, checkId: checkField, typed: z.string().max(40) }),
+          z.object({
+            ...stampFields,
+            studentId: idField,
+            checkId: checkField,
+            typed: z.string().max(40),
+            exitId: z.string().nullable().default(null),
+          }),
         )
         .max(MOST_CELLS),
     }),
@@ -54,7 +60,7 @@ export const recordCard = action(
     const problems: Problem[] = []
     const facts: Parameters<typeof appendObservation>[1][] = []
     const origins: Parameters<typeof appendObservation>[2][] = []
-    for (const { studentId, checkId, typed, deviceId, deviceSeq, ...stamp } of cells) {
+    for (const { studentId, checkId, typed, exitId, deviceId, deviceSeq, ...stamp } of cells) {
       const student = people.get(studentId)
       if (!student) return problem('Somebody on the card is not on the list of that class any more.')
       const check = findById(practice.checks, checkId)
@@ -64,7 +70,9 @@ export const recordCard = action(
         problems.push({ path: `${studentId} ${checkId}`, message: describeCell(cell.refusal, check, studio) })
         continue
       }
-      const seen = { ...cell.value, aid: '', checkId, observer, classId }
+      if (exitId !== null && !practice.exits.some((e) => e.id === exitId))
+        return problem('That way out is not in the practice.')
+      const seen = { ...cell.value, aid: '', checkId, observer, classId, exitId }
       facts.push({ ...PLAIN_RESULT, ...stamp, studentId, replaces: null, ...seen })
       origins.push({ deviceId, deviceSeq })
     }

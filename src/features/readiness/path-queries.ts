@@ -12,6 +12,7 @@ import { groundOf } from '@/core/readiness/ground'
 import { pathOf, type StepState } from '@/core/readiness/path'
 import { insteadOf } from '@/core/screening/instead'
 import { judgeStage } from '@/core/screening/stage-limits'
+import { waysOut } from '@/core/screening/ways-out'
 import { describeDose } from '@/core/words/dose'
 import { describeLimit, LIMIT_HIDDEN } from '@/core/words/limit'
 import { meterOf, type Meter } from '@/core/words/meter'
@@ -170,7 +171,7 @@ function taughtStep(
     lookFor: stage.lookFor,
     say: cueFor(practice, ways, stage),
     dose: describeDose(doseOf({ breathS: student.breathS, mostAttempts: null }, stage, change)),
-    out: stage.exits.map((exit) => findById(practice.exits, exit)).map((e) => `${e.name}: ${e.do}`),
+    out: waysOut(practice, stage, judge.tonight(student.id)).map((e) => `${e.name}: ${e.do}`),
     numbers: own && setupId ? handNumbers(ctx, own, setupId, ways) : [],
     setupId,
     setup: setupId ? findById(practice.setups, setupId).name : '',

@@ -11,6 +11,7 @@ import { ladderOf } from '@/core/readiness/ladder'
 import { leavesFloor } from '@/core/readiness/gate'
 import { mayAnswer, needsLook } from '@/core/readiness/offers'
 import { turningPoints, type Turning } from '@/core/readiness/replay'
+import { wayOutToShow } from '@/core/readiness/way-out'
 import { tonightsCeiling } from '@/core/readiness/tonight'
 import { describeTry } from '@/core/words/attempt'
 import { FAMILY_NAMES } from '@/core/words/family'
@@ -95,6 +96,8 @@ export type PersonReadiness = {
   checks: ReadinessCheck[]
   stages: { id: string; label: string }[]
   exits: { id: string; name: string }[]
+  /** The way out that they have to show next; empty where no step asks for one. */
+  wayOut: string
   faults: { id: string; name: string }[]
   history: HistoryEntry[]
   /** How many entries and tries lie further back than what is shown. */
@@ -170,6 +173,7 @@ function makePerson(
     checks: checksForFamily(practice, family, new Set(current.map((o) => o.checkId))),
     stages: ladder.map((s) => ({ id: s.id, label: s.name })),
     exits: exitsOf(practice, ladder),
+    wayOut: wayOutToShow(practice, [decision], judge.tonight(id))?.id ?? '',
     faults: ['FT-head-drop', 'FT-elbow-splay', 'FT-shoulder-sink', 'FT-breath-hold'].map((f) => ({
       id: f,
       name: faultName(practice, f),

@@ -3,10 +3,11 @@ import { formatDay } from '@/core/day'
 import type { Spans } from '@/core/body/spans'
 import { findById } from '@/core/practice/find'
 import type { Library } from '@/core/practice/library'
-import type { ReadinessCheck } from '@/core/practice/schema'
+import type { Family, ReadinessCheck } from '@/core/practice/schema'
 import { isTyped } from '@/core/practice/ask'
 import { checkNext, roundMinutes, suggestedRound, type CheckWorth } from '@/core/readiness/check-next'
 import type { Observation } from '@/core/readiness/evidence'
+import { wayOutToShow } from '@/core/readiness/way-out'
 import { foldFacts } from '@/core/facts/order'
 import { observationsOn } from '@/db/evidence'
 import { firstName } from '@/core/words/first-names'
@@ -19,7 +20,7 @@ import { studentsByIds, type StudentRecord } from '@/db/students'
 import { spansOfStudent } from '../body'
 import type { Context } from '../context'
 import { remembered } from '../desk/remember'
-import { decisionsFor, judgeOfClass } from '../desk/class-file'
+import { decisionsFor, judgeOfClass } from '../desk/class-judge'
 import { BOARD } from '../desk/families'
 import type { Judge } from '../desk/judge'
 import { closedTonight } from '../desk/limit-words'
@@ -37,7 +38,7 @@ export function nextRound({ scope, clock }: Context): { classId: string; title: 
 
 export type RoundCheck = Pick<
   ReadinessCheck,
-  'id' | 'name' | 'asks' | 'run' | 'valid' | 'kind' | 'unit' | 'side'
+  'id' | 'name' | 'asks' | 'run' | 'valid' | 'kind' | 'unit' | 'side' | 'names'
 > & {
   levels: string[]
   minutes: number
@@ -56,6 +57,8 @@ export type RoundPerson = {
   limits: string[]
   /** Whether hands may help tonight. */
   touch: 'no' | 'ask' | 'yes'
+  /** The way out that they show, where a check is about one; null where no next step asks for any. */
+  wayOut: { id: string; name: string } | null
   /** What was recorded today already, by check. */
   today: Record<string, string>
 }
@@ -89,6 +92,12 @@ function makeRound(ctx: Context, classId: string): RoundData | null {
       ({ family, standing }) => families.includes(family) || standing !== null,
     ),
   )
+  const wayOutOf = (id: string): RoundPerson['wayOut'] => {
+    const own = decisions.filter((d) => d.studentId === id)
+    const inOrder = own.toSorted((a, b) => orderIn(families, a.family) - orderIn(families, b.family))
+    const found = wayOutToShow(practice, inOrder, judge.tonight(id))
+    return found && { id: found.id, name: found.name }
+  }
   const worth = checkNext(practice, decisions)
   const asked = [
     ...new Set([...worth.map((w) => w.checkId), ...practice.bundles.flatMap((b) => b.checks)]),
@@ -103,7 +112,7 @@ function makeRound(ctx: Context, classId: string): RoundData | null {
     bundles: practice.bundles
       .map((b) => ({ id: b.id, name: b.name, checks: b.checks.filter((c) => asked.includes(c)) }))
       .filter((b) => b.checks.length > 0),
-    people: people.map((p) => personOf(ctx, judge, p)),
+    people: people.map((p) => ({ ...personOf(ctx, judge, p), wayOut: wayOutOf(p.id) })),
     checks: asked.map((id) => checkOf(practice, findById(practice.checks, id), worth, likely, people)),
     observers: [
       ...new Set([ctx.studio.teacher, ...listAssistants(scope).map((a) => a.name)].filter((n) => n !== '')),
@@ -111,7 +120,13 @@ function makeRound(ctx: Context, classId: string): RoundData | null {
   }
 }
 
-function personOf(ctx: Context, judge: Judge, student: StudentRecord): RoundPerson {
+/** What the class is about comes first. */
+function orderIn(families: readonly Family[], family: Family): number {
+  const at = families.indexOf(family)
+  return at < 0 ? families.length : at
+}
+
+function personOf(ctx: Context, judge: Judge, student: StudentRecord): Omit<RoundPerson, 'wayOut'> {
   const { scope, practice, clock, studio } = ctx
   const { id, name } = student
   return {
@@ -148,11 +163,11 @@ function checkOf(
   likely: readonly string[],
   people: readonly StudentRecord[],
 ): RoundCheck {
-  const { id, name, asks, run, valid, kind, unit, side } = check
+  const { id, name, asks, run, valid, kind, unit, side, names } = check
   const found = worth.find((w) => w.checkId === id)
   const first = (studentId: string): string => firstName(people.find((p) => p.id === studentId)?.name ?? '')
   return {
-    ...{ id, name, asks, run, valid, kind, unit, side },
+    ...{ id, name, asks, run, valid, kind, unit, side, names },
     levels: [...(check.levels ?? [])],
     minutes: Math.ceil(roundMinutes(check.seconds)),
     settles: found
@@ -164,7 +179,7 @@ function checkOf(
   }
 }
 
-export type CardCheck = Pick<RoundCheck, 'id' | 'name' | 'run' | 'kind' | 'unit' | 'side'> & {
+export type CardCheck = Pick<RoundCheck, 'id' | 'name' | 'run' | 'kind' | 'unit' | 'side' | 'names'> & {
   /** Faults in the order of their letters. */
   faults: { letter: string; name: string }[]
   /** How a cell is written, such as `34` or `6/5`. */
@@ -174,7 +189,7 @@ export type CardData = {
   classId: string
   title: string
   dayLabel: string
-  people: { id: string; name: string; pair: number }[]
+  people: (Pick<RoundPerson, 'id' | 'name' | 'wayOut'> & { pair: number })[]
   checks: CardCheck[]
   /** Every check that may be put on the card. */
   choices: { value: string; label: string }[]
@@ -208,17 +223,17 @@ export function cardOf(ctx: Context, classId: string, listed: string | undefined
     classId,
     title: data.title,
     dayLabel: formatDay(record.day),
-    people: data.people.map(({ id, name }, i) => ({ id, name, pair: Math.floor(i / 2) + 1 })),
+    people: data.people.map(({ id, name, wayOut }, i) => ({ id, name, wayOut, pair: Math.floor(i / 2) + 1 })),
     checks: checks.map((id) => cardCheck(ctx, findById(practice.checks, id))),
     choices,
   }
 }
 
 function cardCheck({ practice, studio: wording }: Context, check: ReadinessCheck): CardCheck {
-  const { id, name, run, kind, side } = check
+  const { id, name, run, kind, side, names } = check
   const one = kind === 'yes-no' ? 'y' : kind === 'hold' ? '34' : '2'
   return {
-    ...{ id, name, run, kind, side, unit: unitOf(check, wording) },
+    ...{ id, name, run, kind, side, names, unit: unitOf(check, wording) },
     example: side === 'each' ? `${one}/${kind === 'yes-no' ? 'n' : '3'}` : one,
     faults: cardFaults(check).map((fault, i) => ({
       letter: String.fromCharCode('a'.charCodeAt(0) + i),

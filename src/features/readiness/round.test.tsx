@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import 'fake-indexeddb/auto'
 import { MantineProvider } from '@mantine/core'
-import { act, cleanup, configure, fireEvent, render, screen, waitFor } from '@testing-library/react'
+import { act, cleanup, configure, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import { standingFacts } from '@/core/facts/round'
 import { readLog } from '@/device/log'
 import { deviceDb } from '@/device/store'
@@ -11,7 +11,7 @@ import type { RoundData, RoundPerson } from './round-queries'
 
 const person = (id: string): RoundPerson => ({
   ...{ id, name: `${id} Lund`, first: id, spans: { fists: 10, hands: 18, feet: 25 } },
-  ...{ limits: [], touch: 'ask', today: {} },
+  ...{ limits: [], wayOut: null, touch: 'ask', today: {} },
 })
 const CHECK = {
   ...{ id: 'dolphin-hold', name: 'Dolphin hold', asks: 'How long?', run: 'In pairs.', valid: 'even breath' },
@@ -47,10 +47,10 @@ afterEach(async () => {
   await readLog()
 })
 
-const show = () =>
+const show = (data = DATA) =>
   render(
     <MantineProvider>
-      <CheckRound data={DATA} />
+      <CheckRound data={data} />
     </MantineProvider>,
   )
 const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }))
@@ -93,6 +93,27 @@ it('two faults tapped at once are both kept, on one result; off again they are g
   chip('Elbows slide apart')
   press('Undo')
   await stands([])
+})
+
+it('a way out that is shown is recorded as the one that stood in the lane, also when a fault is added', async () => {
+  const [ines, wren] = DATA.people
+  const roll = { id: 'EX-roll-tuck', name: 'Tucked roll' }
+  show({
+    ...DATA,
+    people: [
+      { ...person('Ines'), ...ines, wayOut: roll },
+      { ...person('Wren'), ...wren },
+    ],
+    checks: [{ ...CHECK, id: 'way-out', kind: 'yes-no', names: 'exit' }],
+    suggested: ['way-out'],
+  } as RoundData)
+  const lane = screen.getByRole('region', { name: 'Ines Lund' })
+  expect(lane.textContent).toContain('Way out: tucked roll')
+  fireEvent.click(within(lane).getByRole('button', { name: 'Yes' }))
+  fireEvent.click(await screen.findByRole('checkbox', { name: 'Elbows slide apart' }))
+  const ways = async () =>
+    standingFacts(await readLog()).map((f) => (f.kind === 'observation' ? [f.exitId, f.faults.length] : f))
+  await waitFor(async () => expect(await ways()).toEqual([['EX-roll-tuck', 1]]))
 })
 
 it('what is pressed before the device has told where the round stood is not undone by it', async () => {

@@ -11,6 +11,7 @@ import { toldOf } from '@/core/readiness/from-tries'
 import { leavesFloor } from '@/core/readiness/gate'
 import { likelyFaults } from '@/core/readiness/likely-faults'
 import { setupChoices } from '@/core/readiness/setup-choices'
+import { waysOut } from '@/core/screening/ways-out'
 import { describeChange, NOTHING_OPEN } from '@/core/words/plan'
 import { faultName } from '@/core/words/reason'
 import { describePieces } from '@/core/words/setup'
@@ -111,7 +112,7 @@ export function stageBrief(
     cue: cueFor(practice, ways, stage),
     dose: describeTurns(doing, stays ? Infinity : stage.dose.seconds?.value),
     change,
-    exit: findById(practice.exits, stage.exits[0] ?? '').do,
+    exit: waysOut(practice, stage, judge.tonight(doing.studentId))[0]?.do ?? '',
     leavesFloor: leavesFloor(stage),
     ...toldOf(practice, stage.id),
     faults: likelyFaults(stage.faults, seen, judge.day)

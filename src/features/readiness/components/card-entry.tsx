@@ -12,6 +12,7 @@ import { recordCard } from '../actions'
 import type { CardData } from '../round-queries'
 import { CardHead } from './card-head'
 import { CardChooser } from './card-chooser'
+import { WayOut, wayOutFor } from './way-out'
 import classes from './check-card.module.css'
 
 /** The card copied in: a cell a result, Tab goes along the row, one press stores everything. */
@@ -24,13 +25,18 @@ export function CardEntry({ card }: { card: CardData }) {
   const { busy, problems, problemOf, send } = useSubmit(recordCard)
   const filled = Object.entries(typed).filter(([, text]) => text.trim() !== '')
 
+  const exitOf = (studentId: string, checkId: string): string | null => {
+    const check = card.checks.find((c) => c.id === checkId)
+    const person = card.people.find((p) => p.id === studentId)
+    return (check && person && wayOutFor(check, person)?.id) ?? null
+  }
   const submit = async (): Promise<void> => {
     const cells: Parameters<typeof recordCard>[0]['cells'] = []
     for (const [key, text] of filled) {
       const [studentId = '', checkId = ''] = key.split(' ')
       const stamp = stamps.current.get(key) ?? (await newStamp())
       stamps.current.set(key, stamp)
-      cells.push({ ...stamp, studentId, checkId, typed: text })
+      cells.push({ ...stamp, studentId, checkId, typed: text, exitId: exitOf(studentId, checkId) })
     }
     const answer = await send({ classId: card.classId, observer, cells })
     if (!answer) return
@@ -86,6 +92,7 @@ export function CardEntry({ card }: { card: CardData }) {
                           setTyped((all) => ({ ...all, [key]: text }))
                         }}
                       />
+                      <WayOut check={c} person={p} />
                     </td>
                   )
                 })}

@@ -5,6 +5,7 @@ import { PrintButton } from '@/ui/print-button'
 import type { CardData } from '../round-queries'
 import { CardHead, letters } from './card-head'
 import { CardChooser } from './card-chooser'
+import { WayOut } from './way-out'
 import classes from './check-card.module.css'
 
 /** A round on paper: a row a person, pairs together, a box a result and the letters of what to ring. */
@@ -43,6 +44,7 @@ export function CheckCard({ card }: { card: CardData }) {
                         {[...c.faults.map((f) => f.letter), '+'].join(' ')}
                       </span>
                     </span>
+                    <WayOut check={c} person={p} />
                   </td>
                 ))}
               </tr>

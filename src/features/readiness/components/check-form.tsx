@@ -19,6 +19,8 @@ type Props = {
   check: ReadinessCheck
   spans: Spans
   exits: readonly { id: string; name: string }[]
+  /** The way out that they have to show next; empty where no step asks for one. */
+  wayOut: string
   /** The entry that this one stands in for; null for a new one. */
   corrects: HistoryEntry | null
   onSaved: () => void
@@ -32,9 +34,10 @@ const EMPTY = {
 }
 
 /** A form made from a check's data: one value or one a side, as number, level or yes/no. */
-export function CheckForm({ studentId, check, spans, exits, corrects, onSaved }: Props) {
+export function CheckForm({ studentId, check, spans, exits, wayOut, corrects, onSaved }: Props) {
+  const empty = { ...EMPTY, exitId: check.names === 'exit' && wayOut !== '' ? wayOut : null }
   const [values, setValues] = useState(
-    corrects ? { ...EMPTY, ...corrects.was.typed, ...corrects.was, note: corrects.note } : EMPTY,
+    corrects ? { ...EMPTY, ...corrects.was.typed, ...corrects.was, note: corrects.note } : empty,
   )
   const { busy, problemOf, save, saved } = useEntry()
   const wording = useWording()
@@ -61,7 +64,7 @@ export function CheckForm({ studentId, check, spans, exits, corrects, onSaved }:
       },
     })
     if (!stored) return
-    setValues(EMPTY)
+    setValues(empty)
     onSaved()
   }
   return (
@@ -91,7 +94,7 @@ export function CheckForm({ studentId, check, spans, exits, corrects, onSaved }:
       {check.names === 'exit' ? (
         <Select
           label="Which way out"
-          description="It speaks for the steps that are left that way."
+          description="It speaks for the steps that are left that way; without a name for none with a high fall."
           data={exits.map((e) => ({ value: e.id, label: e.name }))}
           value={values.exitId}
           clearable

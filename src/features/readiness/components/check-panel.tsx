@@ -13,7 +13,7 @@ export function CheckPanel({
 }: {
   person: Pick<
     PersonReadiness,
-    'id' | 'breathS' | 'spans' | 'checks' | 'exits' | 'faults' | 'history' | 'holds'
+    'id' | 'breathS' | 'spans' | 'checks' | 'exits' | 'wayOut' | 'faults' | 'history' | 'holds'
   >
 }) {
   const [checkId, setCheckId] = useState(
@@ -78,6 +78,7 @@ export function CheckPanel({
           check={check}
           spans={person.spans}
           exits={person.exits}
+          wayOut={person.wayOut}
           corrects={correcting}
           onSaved={finish}
         />

@@ -8,6 +8,7 @@ import { useWording } from '@/ui/wording'
 import type { RoundCheck, RoundPerson } from '../round-queries'
 import classes from './check-round.module.css'
 import { RoundValues } from './round-values'
+import { WayOut } from './way-out'
 import type { LaneResult, Marks, Typed } from './use-round'
 
 type Props = {
@@ -53,6 +54,7 @@ export function RoundLane(props: Props) {
           Leaves out {person.limits.join(', ')}.
         </Text>
       ) : null}
+      <WayOut check={check} person={person} />
       {result && running ? (
         <Group className={classes.came ?? ''} justify="space-between" wrap="nowrap">
           <Came {...props} result={result} />

@@ -8,6 +8,7 @@ import { momentNow } from '@/device/moment'
 import { useKept, useLog, useRecord } from '@/device/use-log'
 import { useWording } from '@/ui/wording'
 import type { RoundData } from '../round-queries'
+import { wayOutFor } from './way-out'
 
 export type Side = 'left' | 'right'
 export type { Marks, RoundResult as LaneResult, RoundValues as Typed } from '@/core/facts/round'
@@ -39,6 +40,13 @@ export function useRound({ classId, suggested, checks, people }: RoundData) {
   const labelOf = (studentId: string): string =>
     `${people.find((p) => p.id === studentId)?.name ?? ''}: ${checks.find((c) => c.id === kept.checkId)?.name ?? ''}`
 
+  /** What was shown is the way out that stood in the lane. */
+  const wayOutOf = (studentId: string): string | null => {
+    const check = checks.find((c) => c.id === kept.checkId)
+    const person = people.find((p) => p.id === studentId)
+    return (check && person && wayOutFor(check, person)?.id) ?? null
+  }
+
   /**
    * Taps are worked off one after another, each from what the log holds once the one before is down: on a slow tablet a
    * second chip corrects the first, and a second tap on one lane makes no second result.
@@ -64,6 +72,7 @@ export function useRound({ classId, suggested, checks, people }: RoundData) {
         help: marks.helped ? 'touched' : 'alone',
         arms: marks.spent ? 'spent' : null,
         faults: [...marks.faults],
+        exitId: wayOutOf(studentId),
       },
       labelOf(studentId),
     )
