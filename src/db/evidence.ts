@@ -193,11 +193,19 @@ export function attemptsOfClass(scope: Scope, classId: string): Attempt[] {
 
 /** Results of somebody since a day, uncorrected: without everything that was seen before. */
 export function resultsSince(scope: Scope, studentId: string, since: Day): Observation[] {
-  return factRows(scope, observation, studentId, since).map(toObservation)
+  return readAgain(() => factRows(scope, observation, studentId, since).map(toObservation), sameRows)
 }
 
 /** Results of somebody on one day, uncorrected. */
 export function observationsOn(scope: Scope, studentId: string, day: Day): Observation[] {
+  return readAgain(() => readObservationsOn(scope, studentId, day), sameRows)
+}
+
+function sameRows(before: readonly unknown[], now: readonly unknown[]): boolean {
+  return JSON.stringify(before) === JSON.stringify(now)
+}
+
+function readObservationsOn(scope: Scope, studentId: string, day: Day): Observation[] {
   return scope.db
     .select()
     .from(observation)

@@ -1,9 +1,9 @@
-import { eq, sql } from 'drizzle-orm'
+import { sql } from 'drizzle-orm'
 import type { Evidence } from '@/core/readiness/evidence'
 import { countAsRead, type Ledger } from './ledger'
 import { ledgerOf, type Db } from './open'
 import { attempt, observation, placement } from './schema'
-import { mine, type Scope } from './scope'
+import type { Scope } from './scope'
 
 /** People whose evidence is kept at once; of somebody who has come for ten years it is half a megabyte. */
 const MOST = 40
@@ -56,14 +56,9 @@ function shelfOf(db: Db, ledger: Ledger): Shelf {
 
 /** How many rows of each kind somebody has, and the last of them. */
 function rowsOf(scope: Scope, studentId: string): string {
-  return [observation, attempt, placement]
-    .map((table) => {
-      const found = scope.db
-        .select({ n: sql<number>`count(*)`, last: sql<number | null>`max(rowid)` })
-        .from(table)
-        .where(mine(scope, table, eq(table.studentId, studentId)))
-        .get()
-      return `${found?.n ?? 0} ${found?.last ?? 0}`
-    })
-    .join(' ')
+  const own = [observation, attempt, placement].map(
+    (table) =>
+      sql`select count(*), max(rowid) from ${table} where student_id = ${studentId} and studio_id = ${scope.studioId}`,
+  )
+  return scope.db.values(sql.join(own, sql` union all `)).join(' ')
 }

@@ -84,3 +84,30 @@ it('what is asked again stands for its own answer: its tables are nobody else’
   raw.prepare("insert into result values ('2', 'a', '')").run()
   expect(stands()).toBe(false)
 })
+
+it('a statement that is used again is as a fresh one, and counts as read and written again', () => {
+  const db = opened()
+  const { raw } = db
+  raw.prepare("insert into person values ('a', 'one'), ('b', 'two')").run()
+  const NAMES = 'select id from person order by id'
+  expect(raw.prepare(NAMES).raw().all()).toEqual([['a'], ['b']])
+  expect(raw.prepare(NAMES).all()).toEqual([{ id: 'a' }, { id: 'b' }])
+  expect(raw.prepare(NAMES).pluck().all()).toEqual(['a', 'b'])
+  expect(raw.prepare(NAMES).all()).toEqual([{ id: 'a' }, { id: 'b' }])
+  // Somebody in the middle of the rows is not disturbed by whoever asks the same.
+  const met: unknown[] = []
+  for (const row of raw.prepare(NAMES).iterate()) met.push(row, raw.prepare(NAMES).all().length)
+  expect(met).toEqual([{ id: 'a' }, 2, { id: 'b' }, 2])
+  expect([...readsOf(() => raw.prepare(NAMES).all()).reads.tables]).toEqual(['person'])
+  for (let i = 0; i < 2; i += 1)
+    expect(written(db, 'insert into note values (?)', `note ${i}`)).toEqual(['note'])
+})
+
+it('after a script that changed a table, a statement sees the new one', () => {
+  const { raw } = opened()
+  raw.prepare("insert into note values ('n')").run()
+  const all = () => raw.prepare('select * from note').all()
+  expect(all()).toEqual([{ id: 'n' }])
+  raw.exec("alter table note add column said text default 'so'")
+  expect(all()).toEqual([{ id: 'n', said: 'so' }])
+})

@@ -13,6 +13,8 @@ export class Ledger {
   /** Writes that were more than new rows. */
   readonly #rewritten = new Map<string, number>()
   readonly #about = new Map<string, About>()
+  /** Statements by their text: to prepare one takes longer than many a question does. */
+  readonly #statements = new Map<string, Database.Statement>()
   /** Tables by the page that they, or one of their indexes, begin at. */
   #roots: ReadonlyMap<number, string>
   readonly #prepare: Database.Database['prepare']
@@ -26,13 +28,14 @@ export class Ledger {
     const version = this.#prepare('PRAGMA data_version').pluck()
     this.#askOthers = () => version.get() as number
     this.#others = this.#askOthers()
-    raw.prepare = ((sql: string) => this.#watched(this.#prepare(sql), sql)) as typeof raw.prepare
+    raw.prepare = ((sql: string) => this.#prepared(sql)) as typeof raw.prepare
     const exec = raw.exec.bind(raw)
     raw.exec = (sql) => {
       exec(sql)
       // A script may do anything, and tables begin elsewhere after a VACUUM.
       this.#everything = this.#now += 1
       this.#about.clear()
+      this.#statements.clear()
       this.#roots = this.#readRoots()
       return raw
     }
@@ -65,12 +68,21 @@ export class Ledger {
     return true
   }
 
-  #watched(statement: Database.Statement, sql: string): Database.Statement {
+  /** The statement of a text, as freshly prepared: one that is in the middle of its rows is somebody else's. */
+  #prepared(sql: string): Database.Statement {
     const about = this.#aboutOf(sql)
-    if (statement.readonly) {
-      countAsRead({ tables: about.reads })
-      return statement
-    }
+    const known = this.#statements.get(sql)
+    const statement = known && !known.busy ? known : this.#watched(this.#prepare(sql), about)
+    if (statement !== known) {
+      if (this.#statements.size > MOST_TEXTS) this.#statements.clear()
+      this.#statements.set(sql, statement)
+    } else if (statement.reader) statement.raw(false).pluck(false)
+    if (statement.readonly) countAsRead({ tables: about.reads })
+    return statement
+  }
+
+  #watched(statement: Database.Statement, about: About): Database.Statement {
+    if (statement.readonly) return statement
     for (const way of ['run', 'get', 'all', 'iterate'] as const) {
       const run = statement[way].bind(statement) as (...given: unknown[]) => unknown
       Object.defineProperty(statement, way, {

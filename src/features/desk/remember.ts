@@ -6,7 +6,7 @@ import type { Context } from '../context'
 import { forgetOpened } from './standing'
 
 /** Answers that are kept at once: the few pages that many look at, whoever was looked at last, and the lists of a week's classes. */
-const MOST = 240
+const MOST = 480
 
 type Kept = {
   readonly value: unknown
@@ -30,7 +30,7 @@ export function forgetAnswers(): void {
  * An answer that takes long to work out, kept until anything that it was worked out from is written to. It is one
  * screen's: whoever sees less, or asks on another day, has their own.
  * @param name tells this question and everything that it is asked with
- * @param make works it out, all at once; what it is handed beside the database is the context's
+ * @param make works it out, all at once, and reads everything itself: what somebody else read for it is not known to it
  */
 export function remembered<T>(ctx: Context, name: string, make: () => T): T {
   const { scope, clock, privacy, actor, health, studio } = ctx

@@ -13,6 +13,7 @@ import { stageName } from '@/core/words/reason'
 import { classLines, comingSince } from '@/db/classes'
 import { decisionsOf } from '@/db/decisions'
 import { lastFactDays, resultsSince } from '@/db/evidence'
+import { readHealth } from '@/db/health'
 import { planOf } from '@/db/plans'
 import { listNames } from '@/db/students'
 import type { Context } from '../context'
@@ -102,22 +103,21 @@ function movedIn({ scope, practice }: Context, classes: Ended, line: Say): Line[
 
 /** Who works at something that does not move, the longest first. */
 function stillNow(ctx: Context, ids: readonly string[], line: Say): Line[] {
-  const judge = judgeOf(ctx)
-  const kept = standings(ctx, ids)
   return ids
     .flatMap((id) => {
-      const open = (kept.get(id)?.decisions ?? []).filter((d) => d.missing.length > 0)
-      const all = flatIn(ctx, open).flatMap((d) => stillOf(ctx, judge, d))
-      const worst = all.toSorted((a, b) => b.weeks - a.weeks)[0]
-      return worst
-        ? line(id, describeStill(ctx.practice, worst, ctx.studio)).map((said) => ({
-            said,
-            weeks: worst.weeks,
-          }))
-        : []
+      const worst = remembered(ctx, `still ${id}`, () => longestStill(ctx, id))
+      return worst ? line(id, worst.text).map((said) => ({ said, weeks: worst.weeks })) : []
     })
     .toSorted((a, b) => b.weeks - a.weeks || a.said.name.localeCompare(b.said.name))
     .map(({ said }) => said)
+}
+
+function longestStill(ctx: Context, id: string): { readonly text: string; readonly weeks: number } | null {
+  const judge = judgeOf(ctx)
+  const open = (standings(ctx, [id]).get(id)?.decisions ?? []).filter((d) => d.missing.length > 0)
+  const all = flatIn(ctx, open).flatMap((d) => stillOf(ctx, judge, d))
+  const worst = all.toSorted((a, b) => b.weeks - a.weeks)[0]
+  return worst ? { text: describeStill(ctx.practice, worst, ctx.studio), weeks: worst.weeks } : null
 }
 
 /** A trend looks back so far: what is older tells nothing of it, days. */
@@ -183,9 +183,10 @@ function shortIn({ scope, health }: Context, classes: Ended, line: Say): Line[] 
 }
 
 function soreNow(ctx: Context, ids: readonly string[], line: Say): Line[] {
-  const judge = judgeOf(ctx)
   return ids.flatMap((id) =>
-    soreAgain(judge.health(id).checkIns, ctx.clock.today).flatMap(({ region, days }) =>
+    remembered(ctx, `sore ${id}`, () =>
+      soreAgain(readHealth(ctx.scope, ctx.health.key, id).checkIns, ctx.clock.today),
+    ).flatMap(({ region, days }) =>
       line(id, `${region} sore on ${list(days.map(formatDay))}: ask what they did before it`),
     ),
   )

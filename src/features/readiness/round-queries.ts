@@ -15,8 +15,8 @@ import type { Wording } from '@/core/words/number'
 import { cardFaults } from '@/core/readiness/read-values'
 import { faultName, shown, unitOf } from '@/core/words/reason'
 import { listAssistants } from '@/db/assistants'
-import { findClass, nextClass } from '@/db/classes'
-import { studentsByIds, type StudentRecord } from '@/db/students'
+import { findClass, nextClass, type ClassRecord } from '@/db/classes'
+import { findStudent, studentsByIds, type StudentRecord } from '@/db/students'
 import { spansOfStudent } from '../body'
 import type { Context } from '../context'
 import { remembered } from '../desk/remember'
@@ -112,7 +112,7 @@ function makeRound(ctx: Context, classId: string): RoundData | null {
     bundles: practice.bundles
       .map((b) => ({ id: b.id, name: b.name, checks: b.checks.filter((c) => asked.includes(c)) }))
       .filter((b) => b.checks.length > 0),
-    people: people.map((p) => ({ ...personOf(ctx, judge, p), wayOut: wayOutOf(p.id) })),
+    people: people.map(({ id }) => ({ ...laneOf(ctx, record, id), wayOut: wayOutOf(id) })),
     checks: asked.map((id) => checkOf(practice, findById(practice.checks, id), worth, likely, people)),
     observers: [
       ...new Set([ctx.studio.teacher, ...listAssistants(scope).map((a) => a.name)].filter((n) => n !== '')),
@@ -126,9 +126,17 @@ function orderIn(families: readonly Family[], family: Family): number {
   return at < 0 ? families.length : at
 }
 
-function personOf(ctx: Context, judge: Judge, student: StudentRecord): Omit<RoundPerson, 'wayOut'> {
+/** Worked out from nobody else and kept, so that a result of one of twelve reads one of them anew. */
+function laneOf(ctx: Context, { id: classId, day }: ClassRecord, id: string): Omit<RoundPerson, 'wayOut'> {
+  return remembered(ctx, `lane of ${id} in ${classId} on ${day}`, () =>
+    makeLane(ctx, judgeOfClass(ctx, { id: classId, day }), id),
+  )
+}
+
+function makeLane(ctx: Context, judge: Judge, id: string): Omit<RoundPerson, 'wayOut'> {
   const { scope, practice, clock, studio } = ctx
-  const { id, name } = student
+  const student = findStudent(scope, id)
+  const name = student?.name ?? ''
   return {
     id,
     name,

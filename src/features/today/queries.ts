@@ -63,7 +63,6 @@ function makeToday(ctx: Context): TodayData {
     return { state: 'empty', people: people.length, wallSet: studio.bays > 0, keyLost }
   const record = nextClass(scope, clock.today)
   if (!record) return { state: 'no-class', people: people.length, bays: studio.bays, keyLost }
-  const judge = judgeOfClass(ctx, record)
   const stored = classFile(ctx, record)
   const made = stored ? null : makePlan(ctx, record, locksOf(scope, record.id))
   const plan = stored?.plan ?? (made?.ok ? made.value.plan : null)
@@ -71,8 +70,7 @@ function makeToday(ctx: Context): TodayData {
   const { roster } = record
   const { placed, unplaced } = placePeople(room, roster, firstWave(plan, room))
   const { nameOf } = peopleOf(ctx, roster)
-  const decisionOf = decisionsFor(ctx, record, judge)
-  const decisions = new Map(roster.map((id) => [id, decisionOf(id, familyOf(record))]))
+  const list = new Map(roster.map((id) => [id, onList(ctx, record, id)]))
   const short = shortNames(roster.map(nameOf))
   return {
     state: 'class',
@@ -85,19 +83,51 @@ function makeToday(ctx: Context): TodayData {
     room,
     people: roster.length,
     expected: expectedLine(ctx, record),
-    checkedIn: roster.filter((id) => judge.checkIn(id) !== null).length,
+    checkedIn: [...list.values()].filter((person) => person.checkedIn).length,
     occupants: placed.map(({ studentId, at }) => ({
       at,
       name: short.get(nameOf(studentId)) ?? '',
-      mark: OUTCOME_WORD[markFor(decisions.get(studentId))],
+      mark: OUTCOME_WORD[list.get(studentId)?.mark ?? 'not-seen'],
     })),
-    settle: sentences({ ctx, record, judge, decisions, plan, unplaced: unplaced.length }),
+    settle: sentences({ ctx, record, list, plan, unplaced: unplaced.length }),
     parts: (plan?.blocks ?? []).map(({ kind, seconds }) => ({
       kind,
       title: PART_WORD[kind],
       minutes: Math.max(1, Math.round(seconds / 60)),
     })),
   }
+}
+
+/** What this screen says of one person on the list. */
+type OnList = {
+  readonly mark: Mark
+  readonly outcome: Decision['outcome']
+  readonly checkedIn: boolean
+  /** A first solo try that waits for the teacher's own look. */
+  readonly waits: boolean
+  /** Age of the oldest health answer that has run out, days; null where none has. */
+  readonly staleDays: number | null
+  /** Nothing is known of them yet, of health or of what they do. */
+  readonly unasked: boolean
+}
+
+/** Worked out from nobody else and kept, so that a tap for one of twelve reads one of them anew. */
+function onList(ctx: Context, record: ClassRecord, id: string): OnList {
+  const { id: classId, day } = record
+  const family = familyOf(record)
+  return remembered(ctx, `${family} of ${id} in ${classId} on ${day}`, () => {
+    const judge = judgeOfClass(ctx, { id: classId, day })
+    const decision = decisionsFor(ctx, { id: classId, day, roster: [id] }, judge)(id, family)
+    const { outcome, targetId } = decision
+    return {
+      mark: markOf(decision),
+      outcome,
+      checkedIn: judge.checkIn(id) !== null,
+      waits: outcome === 'offer' && isFirstSolo(ctx, decision) && judge.looked(id, targetId ?? '') === null,
+      staleDays: oldestExpired(ctx, judge, id),
+      unasked: !judge.limits(id).answered && judge.evidence(id).observations.length === 0,
+    }
+  })
 }
 
 const KEY_LOST = {
@@ -131,29 +161,21 @@ function shortNames(names: readonly string[]): Map<string, string> {
 type Known = {
   ctx: Context
   record: ClassRecord
-  judge: Judge
-  decisions: ReadonlyMap<string, Decision>
+  list: ReadonlyMap<string, OnList>
   plan: Plan | null
   unplaced: number
 }
 
 /** At most three sentences, the heaviest first: safety, then what the plan lacks, then what nobody knows yet. */
-function sentences({ ctx, record, judge, decisions, plan, unplaced }: Known): Settle[] {
+function sentences({ ctx, record, list, plan, unplaced }: Known): Settle[] {
   const students = [...peopleOf(ctx, record.roster).students.values()].filter((s) => s.archivedDay === null)
-  const withOutcome = (outcome: Decision['outcome']) =>
-    students.filter((s) => decisions.get(s.id)?.outcome === outcome)
-  const back = withOutcome('step-back')
-  const first = withOutcome('offer').filter((s) => {
-    const decision = decisions.get(s.id)
-    return isFirstSolo(ctx, decision) && judge.looked(s.id, decision?.targetId ?? '') === null
-  })
+  const back = students.filter((s) => list.get(s.id)?.outcome === 'step-back')
+  const first = students.filter((s) => list.get(s.id)?.waits)
   const stale = students.flatMap((s) => {
-    const days = oldestExpired(ctx, judge, s.id)
+    const days = list.get(s.id)?.staleDays ?? null
     return days === null ? [] : [{ ...s, days }]
   })
-  const unasked = students.filter(
-    (s) => !judge.limits(s.id).answered && judge.evidence(s.id).observations.length === 0,
-  )
+  const unasked = students.filter((s) => list.get(s.id)?.unasked)
   const wear = wearDue(listProps(ctx.scope), ctx.clock.today)
   const lines: (Settle | null)[] = [
     back.length > 0
@@ -208,16 +230,16 @@ function sentences({ ctx, record, judge, decisions, plan, unplaced }: Known): Se
 }
 
 /** An offer that waits for the teacher’s own look. */
-function isFirstSolo({ practice }: Context, decision: Decision | undefined): boolean {
-  return decision?.targetId ? needsLook(findById(practice.stages, decision.targetId)) : false
+function isFirstSolo({ practice }: Context, decision: Decision): boolean {
+  return decision.targetId ? needsLook(findById(practice.stages, decision.targetId)) : false
 }
 
-/** Age of the oldest answer that has run out, days; null where none has. */
 /** A span as it is said: in weeks until they are many, then in months. */
 function howLong(days: number): string {
   return days < 70 ? count(Math.floor(days / 7), 'week') : count(Math.floor(days / 30), 'month')
 }
 
+/** Age of the oldest answer that has run out, days; null where none has. */
 function oldestExpired({ practice, clock: { today } }: Context, judge: Judge, id: string): number | null {
   const { screening } = judge.health(id)
   const { expired } = conditionsOf(practice, screening, today)
@@ -230,9 +252,4 @@ function oldestExpired({ practice, clock: { today } }: Context, judge: Judge, id
 function names(people: readonly { name: string }[]): string {
   const first = people.slice(0, 2).map((p) => p.name)
   return people.length > 2 ? `${first.join(', ')} and ${people.length - 2} more` : first.join(' and ')
-}
-
-/** The same mark as on the board. */
-function markFor(decision: Decision | undefined): Mark {
-  return decision ? markOf(decision) : 'not-seen'
 }

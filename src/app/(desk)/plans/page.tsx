@@ -1,17 +1,8 @@
-import {
-  Table,
-  TableCaption,
-  TableScrollContainer,
-  TableTbody,
-  TableTd,
-  TableTh,
-  TableThead,
-  TableTr,
-} from '@mantine/core'
 import type { Metadata } from 'next'
 import { classSummaries } from '@/features/plans/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
+import rows from '@/ui/rows.module.css'
 import { TextLink } from '@/ui/text-link'
 import { dayAsked, page } from '@/features/page'
 import { Earlier } from '@/ui/earlier'
@@ -28,35 +19,35 @@ export default page<{ searchParams: Promise<{ before?: string | string[] }> }>(
           <LinkButton href="/plans/new">New class</LinkButton>
         </PageHead>
         {classes.length === 0 ? null : (
-          <TableScrollContainer minWidth={420}>
-            <Table verticalSpacing="sm" highlightOnHover>
-              <TableCaption>Newest first</TableCaption>
-              <TableThead>
-                <TableTr>
-                  <TableTh scope="col">Class</TableTh>
-                  <TableTh scope="col">Day</TableTh>
-                  <TableTh scope="col">People</TableTh>
-                  <TableTh scope="col">Plan</TableTh>
-                </TableTr>
-              </TableThead>
-              <TableTbody>
+          <div className={rows.scroll}>
+            <table className={rows.rows}>
+              <caption>Newest first</caption>
+              <thead>
+                <tr>
+                  <th scope="col">Class</th>
+                  <th scope="col">Day</th>
+                  <th scope="col">People</th>
+                  <th scope="col">Plan</th>
+                </tr>
+              </thead>
+              <tbody>
                 {classes.map((c) => (
-                  <TableTr key={c.id}>
-                    <TableTd>
+                  <tr key={c.id}>
+                    <td>
                       <TextLink href={`/plans/${c.id}`} fw={600}>
                         {c.title}
                       </TextLink>
-                    </TableTd>
-                    <TableTd>
+                    </td>
+                    <td>
                       {c.dayLabel}, {c.startTime}
-                    </TableTd>
-                    <TableTd>{c.people}</TableTd>
-                    <TableTd>{c.planned ? 'planned' : c.past ? 'not kept' : 'to be made'}</TableTd>
-                  </TableTr>
+                    </td>
+                    <td>{c.people}</td>
+                    <td>{c.planned ? 'planned' : c.past ? 'not kept' : 'to be made'}</td>
+                  </tr>
                 ))}
-              </TableTbody>
-            </Table>
-          </TableScrollContainer>
+              </tbody>
+            </table>
+          </div>
         )}
         <Earlier links={[earlier === null ? null : ['Earlier classes', `/plans?before=${earlier}`]]} />
       </>

@@ -1,14 +1,5 @@
-import {
-  Table,
-  TableScrollContainer,
-  TableTbody,
-  TableTd,
-  TableTh,
-  TableThead,
-  TableTr,
-  Text,
-  Title,
-} from '@mantine/core'
+import { Text, Title } from '@mantine/core'
+import rows from '@/ui/rows.module.css'
 import type { PersonProgress } from '../person-queries'
 
 /** What each week asked: tries and minutes of hard work by joint, and where it grew too fast. */
@@ -25,32 +16,32 @@ export function LoadTable({ weeks, joints, tooSoon }: Pick<PersonProgress, 'week
           Hard for the arms two days running, up to {tooSoon.join(' and ')}: leave 48 hours between.
         </Text>
       )}
-      <TableScrollContainer minWidth={320}>
-        <Table verticalSpacing={2}>
-          <TableThead>
-            <TableTr>
-              <TableTh>Week of</TableTh>
-              <TableTh>Tries</TableTh>
+      <div className={rows.scroll}>
+        <table className={rows.rows}>
+          <thead>
+            <tr>
+              <th scope="col">Week of</th>
+              <th scope="col">Tries</th>
               {joints.map((joint) => (
-                <TableTh key={joint} tt="capitalize">
+                <th scope="col" key={joint} style={{ textTransform: 'capitalize' }}>
                   {joint}
-                </TableTh>
+                </th>
               ))}
-            </TableTr>
-          </TableThead>
-          <TableTbody>
+            </tr>
+          </thead>
+          <tbody>
             {weeks.map((w) => (
-              <TableTr key={w.label} title={w.grew === '' ? undefined : w.grew}>
-                <TableTd>{w.label}</TableTd>
-                <TableTd>{w.tries}</TableTd>
+              <tr key={w.label} title={w.grew === '' ? undefined : w.grew}>
+                <td>{w.label}</td>
+                <td>{w.tries}</td>
                 {w.joints.map((m, i) => (
-                  <TableTd key={joints[i]}>{m}</TableTd>
+                  <td key={joints[i]}>{m}</td>
                 ))}
-              </TableTr>
+              </tr>
             ))}
-          </TableTbody>
-        </Table>
-      </TableScrollContainer>
+          </tbody>
+        </table>
+      </div>
       <Text size="sm" c="dimmed">
         Seconds as they were recorded; a clean try without seconds counts its usual dose.
       </Text>

@@ -1,4 +1,5 @@
-import { Stack, Table, TableTbody, TableTd, TableTh, TableThead, TableTr, Text, Title } from '@mantine/core'
+import { Stack, Text } from '@mantine/core'
+import table from '@/ui/rows.module.css'
 import type { MeasureView } from '../person-queries'
 import { LazyMeasureChart } from './lazy-measure-chart'
 import classes from './progress.module.css'
@@ -31,35 +32,33 @@ function MeasureCard({ measure }: { measure: MeasureView }) {
   const { name, asked, forecast, gap, rows } = measure
   const sided = rows.some((r) => r.sides !== '')
   return (
-    <section className="card" aria-label={name}>
-      <Title order={3} fz="lg">
-        {name}
-      </Title>
-      {asked === '' ? null : <Text>Asked next: {asked}.</Text>}
-      {forecast === '' ? null : <Text fw={600}>{forecast}</Text>}
-      {gap === '' ? null : <Text fw={600}>{gap}</Text>}
+    <section className={`card ${classes.measure ?? ''}`} aria-label={name}>
+      <h3>{name}</h3>
+      {asked === '' ? null : <p>Asked next: {asked}.</p>}
+      {forecast === '' ? null : <p className={classes.strong}>{forecast}</p>}
+      {gap === '' ? null : <p className={classes.strong}>{gap}</p>}
       <div className={classes.beside}>
         <LazyMeasureChart measure={measure} />
-        <Table verticalSpacing={2} aria-label={`${name}, day by day`}>
-          <TableThead>
-            <TableTr>
-              <TableTh>Day</TableTh>
-              <TableTh>{sided ? 'Weaker side' : 'Result'}</TableTh>
-              {sided ? <TableTh>Left · right</TableTh> : null}
-              <TableTh>Counts</TableTh>
-            </TableTr>
-          </TableThead>
-          <TableTbody>
+        <table className={table.rows} aria-label={`${name}, day by day`}>
+          <thead>
+            <tr>
+              <th scope="col">Day</th>
+              <th scope="col">{sided ? 'Weaker side' : 'Result'}</th>
+              {sided ? <th scope="col">Left · right</th> : null}
+              <th scope="col">Counts</th>
+            </tr>
+          </thead>
+          <tbody>
             {rows.map((r) => (
-              <TableTr key={r.dayLabel}>
-                <TableTd>{r.dayLabel}</TableTd>
-                <TableTd>{r.value}</TableTd>
-                {sided ? <TableTd>{r.sides}</TableTd> : null}
-                <TableTd>{r.counts}</TableTd>
-              </TableTr>
+              <tr key={r.dayLabel}>
+                <td>{r.dayLabel}</td>
+                <td>{r.value}</td>
+                {sided ? <td>{r.sides}</td> : null}
+                <td>{r.counts}</td>
+              </tr>
             ))}
-          </TableTbody>
-        </Table>
+          </tbody>
+        </table>
       </div>
     </section>
   )
