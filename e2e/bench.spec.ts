@@ -1,10 +1,9 @@
-import { execFileSync } from 'node:child_process'
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { App } from './app'
+import { whole } from './paper'
 
 let app: App
 test.beforeAll(async () => {
@@ -95,11 +94,7 @@ test('a setup is dragged, read, kept, asked about, switched to inches, compared,
     await expect(page.getByRole('button', { name: 'Print' })).toBeVisible()
     const cells = await page.getByRole('table').getByRole('cell').allInnerTexts()
     expect(cells.length).toBeGreaterThan(2)
-    const folder = mkdtempSync(path.join(tmpdir(), 'levitar-card-'))
-    const file = path.join(folder, 'card.pdf')
-    writeFileSync(file, await page.pdf({ format: 'A4' }))
-    const text = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' })
-    for (const cell of cells) expect(text.replaceAll(/\s+/g, ' ')).toContain(cell.replaceAll(/\s+/g, ' '))
+    await whole(page, ...cells)
   })
 })
 

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import type { Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 
 export type Format = 'A4' | 'Letter'
 /** Points of the two papers, as a PDF counts them. */
@@ -32,5 +32,35 @@ export async function printed(
     }
   } finally {
     rmSync(folder, { recursive: true, force: true })
+  }
+}
+
+/** As a PDF tells it: ligatures taken apart, entities read, nothing between letters. */
+const plain = (text: string): string =>
+  text
+    .replace(/&amp;/g, '&')
+    .replace(/&quot;/g, '"')
+    .replace(/&lt;/g, '<')
+    .replace(/&gt;/g, '>')
+    .normalize('NFKC')
+    .replace(/[\s\u00ad]/g, '')
+
+/**
+ * A sheet on both papers: no word is cut by an edge, every word of the screen's print view is on paper, and nothing of
+ * the page round it is.
+ * @param has words that are looked for besides
+ */
+export async function whole(page: Page, ...has: string[]): Promise<void> {
+  await page.emulateMedia({ media: 'print' })
+  const shown = (await page.locator('body').innerText()).split(/\s+/).filter((word) => word !== '')
+  await page.emulateMedia({ media: null })
+  expect(shown.length).toBeGreaterThan(10)
+  for (const format of ['A4', 'Letter'] as const) {
+    const paper = await printed(page, format)
+    expect([format, paper.cut]).toEqual([format, []])
+    const words = plain(paper.words)
+    expect([format, shown.filter((word) => !words.includes(plain(word)))]).toEqual([format, []])
+    for (const word of has) expect(words).toContain(plain(word))
+    expect([format, /Skip to the page|Parts of the work/.test(paper.words)]).toEqual([format, false])
   }
 }

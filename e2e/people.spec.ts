@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import path from 'node:path'
 import { expect, test, type Page } from '@playwright/test'
 import { App, giveBack, listening } from './app'
+import { whole } from './paper'
 
 let app: App
 test.beforeAll(async () => {
@@ -134,8 +135,7 @@ test('an incident is written, sealed and printed', async ({ page }) => {
   await expect(page.getByText('kestrelword')).toHaveCount(0)
   await page.getByRole('button', { name: 'Open the health notes' }).click()
   await expect(page.getByText('Came down on the crown: kestrelword.')).toBeVisible()
-  const pdf = await page.pdf()
-  expect(pdf.length).toBeGreaterThan(5_000)
+  await whole(page, 'kestrelword')
   for (const file of readdirSync(app.data).filter((f) => f.includes('sqlite')))
     expect(readFileSync(path.join(app.data, file)).includes('kestrelword')).toBe(false)
 })

@@ -1,5 +1,6 @@
 import { expect, test, type Locator, type Page } from '@playwright/test'
 import { App } from './app'
+import { printed, whole } from './paper'
 
 let app: App
 test.beforeAll(async () => {
@@ -204,8 +205,8 @@ test('a printed check card is one page, and is copied in by the row with what ca
   const round = page.url()
   await page.goto(`${round}/card?checks=CK-dolphin-hold,CK-leg-lift-forearm,CK-pelvic-set`)
   await expect(page.getByRole('heading', { level: 1, name: 'Check card' })).toBeVisible()
-  const pdf = (await page.pdf({ format: 'A4' })).toString('latin1')
-  expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1)
+  await whole(page, 'Ines Calder')
+  expect((await printed(page, 'A4')).sheets).toBe(1)
   await page.getByRole('link', { name: 'Copy it in' }).click()
   const cell = (name: string, check: string) => page.getByRole('textbox', { name: `${name}, ${check}` })
   await cell('Ines Calder', 'Dolphin hold').focus()

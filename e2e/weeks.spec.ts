@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { App, DAY, listening } from './app'
+import { whole } from './paper'
 
 let app: App
 test.beforeAll(async () => {
@@ -88,6 +89,7 @@ test('a week at home: made, handed over by a private link, ticked on a phone, gr
   const doseOf = async (): Promise<string> =>
     (await items.getByRole('listitem').filter({ hasText: name }).locator('p').first().textContent()) ?? ''
   const before = await doseOf()
+  await whole(page, name)
   // Handed over as a file too: a picture that has something on it, a drawing with its words, and the same as data.
   await page.getByText('As a file').click()
   const fileBy = async (button: string): Promise<Buffer> => {

@@ -77,6 +77,7 @@ try {
   ]) {
     const found = Object.fromEntries(Object.keys(PAGES).map((name) => [name, []]))
     const until = Date.now() + SECONDS * 1000
+    const before = processor()
     let next = 0
     // One writes notes, the other what the people of tonight's class try.
     const writers = (think > 0 ? [noteTaps(v7(), DAY), tryTaps(v7(), DAY, ...tonight)] : []).map(
@@ -103,7 +104,7 @@ try {
     const all = Object.values(found).flat()
     const moved = all.filter((r) => !held(r))
     console.log(
-      `${label}: ${spread(moved)} over all pages; ${all.length - moved.length} of ${all.length} fell into ${stood.length} moments in which the machine stood still`,
+      `${label}: ${spread(moved)} over all pages; ${all.length - moved.length} of ${all.length} fell into ${stood.length} moments in which the machine stood still; others took ${taken(before, processor())} of the processor`,
     )
   }
   clearInterval(watch)
@@ -126,6 +127,17 @@ function classOf(data) {
   const people = raw.prepare('select student_id from class_roster where class_id = ?').pluck().all(id)
   raw.close()
   return [id, people]
+}
+
+/** What the processor did since it was started, by kind. */
+function processor() {
+  return readFileSync('/proc/stat', 'utf8').split('\n')[0].split(/\s+/).slice(1).map(Number)
+}
+
+/** The share that other machines on the same host took meanwhile: a figure from such a minute is none of this code's. */
+function taken(before, after) {
+  const spent = after.map((n, i) => n - before[i])
+  return `${Math.round((100 * spent[7]) / spent.reduce((a, b) => a + b, 0))} %`
 }
 
 function residentMB(pid) {
