@@ -98,6 +98,26 @@ test('a setup is dragged, read, kept, asked about, switched to inches, compared,
   })
 })
 
+test('a handle stops where the body ends, and says why beside itself; the drawing stays what it was', async ({
+  page,
+}) => {
+  await openBench(page, 'SETUP-wall-kick-forearm')
+  const feet = page.getByRole('slider', { name: 'Feet from the elbows' }).first()
+  const now = async () => Number(await feet.getAttribute('aria-valuenow'))
+  const begun = await now()
+  await feet.focus()
+  for (let i = 0; i < 15; i += 1) await page.keyboard.press('PageUp')
+  const why = page.getByRole('alert').filter({ hasText: /The legs reach .* Shorten: Feet from the elbows/ })
+  await expect(why).toBeInViewport()
+  const furthest = await now()
+  expect(furthest).toBeGreaterThan(begun + 20)
+  await page.keyboard.press('PageUp')
+  expect(await now()).toBe(furthest)
+  await page.keyboard.press('ArrowDown')
+  await expect(why).toHaveCount(0)
+  expect(await now()).toBeLessThan(furthest)
+})
+
 test('keys alone move a handle, say what changed, and reach every part', async ({ page }) => {
   await openBench(page, 'SETUP-wall-kick-forearm')
   await gap(page).focus()

@@ -42,6 +42,7 @@ const plain = (text: string): string =>
     .replace(/&quot;/g, '"')
     .replace(/&lt;/g, '<')
     .replace(/&gt;/g, '>')
+    .replace(/&(?:apos|#39);/g, "'")
     .normalize('NFKC')
     .replace(/[\s\u00ad]/g, '')
 
@@ -52,7 +53,7 @@ const plain = (text: string): string =>
  */
 export async function whole(page: Page, ...has: string[]): Promise<void> {
   await page.emulateMedia({ media: 'print' })
-  const shown = (await page.locator('body').innerText()).split(/\s+/).filter((word) => word !== '')
+  const shown = (await page.locator('#content').innerText()).split(/\s+/).filter((word) => word !== '')
   await page.emulateMedia({ media: null })
   expect(shown.length).toBeGreaterThan(10)
   for (const format of ['A4', 'Letter'] as const) {

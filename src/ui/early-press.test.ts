@@ -1,10 +1,9 @@
 /** @jest-environment jsdom */
 import { holdPresses } from './early-press'
 
-/** As the page gets it: its own text and nothing round it. */
 const begin = (html: string): void => {
   document.body.innerHTML = html
-  new Function(`(${holdPresses.toString()})()`)()
+  holdPresses()
 }
 const at = (id: string): HTMLElement => document.getElementById(id) ?? document.body
 const heard = (id: string): jest.Mock => {

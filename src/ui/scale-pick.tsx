@@ -18,7 +18,7 @@ export function TapPick<T extends string>({
   options: readonly Option<T>[]
   value: T | null
   onChange: (value: T) => void
-  /** What the first and the last mean. */
+  /** What the first and the last of eleven mean. */
   ends?: readonly [string, string]
   problem?: string | undefined
 }) {
@@ -26,7 +26,7 @@ export function TapPick<T extends string>({
   return (
     <fieldset className={classes.group}>
       <legend className={classes.legend}>{label}</legend>
-      <div className={classes.row}>
+      <div className={ends ? classes.scale : classes.row}>
         {options.map((option) => (
           <label key={option.value} className={classes.pick}>
             <input

@@ -83,7 +83,7 @@ export const sacrum = defineSetup<{ stack: Stack; neededCm: number }>({
   options: [
     option.choice('calvesOn', 'Calves lie on', ['seat', 'back-rest']),
     option.deg('thighDeg', 'Thighs above the level', 15, 75, 35),
-    option.cm('seatHeightCm', 'Seat height', 30, 55, CHAIR_SEAT_CM),
+    option.cm('seatHeightCm', 'Seat height', 35, 55, CHAIR_SEAT_CM),
   ],
   choose: ({ body, o, stock }): Result<{ stack: Stack; neededCm: number }, SetupRefusal> => {
     const top = read(o, 'calvesOn') === 1 ? CHAIR_BACK_CM - 23 : read(o, 'seatHeightCm')

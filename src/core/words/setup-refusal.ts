@@ -3,8 +3,18 @@ import type { SetupRefusal } from '../setups/setup'
 import { PARAMETER_LABELS } from './parameter-labels'
 import { count, deg, length, METRIC, plain, type Wording } from './number'
 
-/** What a setup or position that cannot be done says, and what to change. */
-export function describeSetup(refusal: SetupRefusal, wording: Wording = METRIC): string {
+type Naming = (key: string) => string
+
+/**
+ * What a setup or position that cannot be done says, and what to change.
+ * @param own options of the setup that is spoken of: what stands on the screen is called as it is there
+ */
+export function describeSetup(
+  refusal: SetupRefusal,
+  wording: Wording = METRIC,
+  own: readonly { readonly key: string; readonly label: string }[] = [],
+): string {
+  const named: Naming = (key) => own.find((o) => o.key === key)?.label ?? PARAMETER_LABELS[key] ?? key
   switch (refusal.code) {
     case 'unknown-setup':
     case 'unknown-position':
@@ -12,7 +22,7 @@ export function describeSetup(refusal: SetupRefusal, wording: Wording = METRIC):
     case 'unknown-parameter':
       return `“${refusal.key}” cannot be set here. Known: ${refusal.known.join(', ')}.`
     case 'parameter-out-of-range':
-      return `${parameterName(refusal.key)} of ${plain(refusal.value)} is outside ${plain(refusal.min)} to ${plain(refusal.max)}.`
+      return `${named(refusal.key)} of ${plain(refusal.value)} is outside ${plain(refusal.min)} to ${plain(refusal.max)}.`
     case 'no-blocks':
       return `This needs ${count(refusal.needed, 'block')}; ${refusal.inStock === 0 ? 'none is' : `${refusal.inStock} ${refusal.inStock === 1 ? 'is' : 'are'}`} in the cupboard. Add some in Studio or pick another setup.`
     case 'not-in-stock':
@@ -22,21 +32,21 @@ export function describeSetup(refusal: SetupRefusal, wording: Wording = METRIC):
     case 'rig-without-overlap':
       return `The upper block rests on ${length(refusal.overlapCm, wording)} of the lower one; ${length(refusal.leastCm, wording)} is the least. A tower like that is not built.`
     default:
-      return describeShape(refusal, wording)
+      return describeShape(refusal, wording, named)
   }
 }
 
 /** What no body, or not this one, can do. */
-function describeShape(refusal: ShapeRefusal, wording: Wording): string {
+function describeShape(refusal: ShapeRefusal, wording: Wording, named: Naming): string {
   switch (refusal.code) {
     case 'cannot-balance':
-      return `No lean brings the plumb line over the hands here. Change: ${parameterName(refusal.key)}.`
+      return `No lean brings the plumb line over the hands here. Change: ${named(refusal.key)}.`
     case 'legs-do-not-reach':
     case 'arms-do-not-reach':
     case 'trunk-does-not-reach':
-      return describeReach(refusal.code, refusal.key, refusal.reach, wording)
+      return describeReach(refusal, wording, named)
     case 'joint-out-of-range':
-      return `This would need ${deg(refusal.neededDeg)} at the ${refusal.joint}; ${deg(refusal.availableDeg)} is what there is. Change: ${parameterName(refusal.change)}.`
+      return `This would need ${deg(refusal.neededDeg)} at the ${refusal.joint}; ${deg(refusal.availableDeg)} is what there is. Change: ${named(refusal.change)}.`
     case 'in-the-floor':
     case 'in-the-wall':
       return `${PART_WORDS[refusal.part]} would lie ${length(refusal.byCm, wording)} inside the ${refusal.code === 'in-the-floor' ? 'floor' : 'wall'}. Nobody can do that: go back a little.`
@@ -56,15 +66,12 @@ type ShapeRefusal = Extract<
 
 const PART_WORDS = { arms: 'The arms', head: 'The head', trunk: 'The trunk', legs: 'The legs' } as const
 
-function describeReach(code: string, key: string, reach: ReachRefusal, wording: Wording): string {
+type NoReach = Extract<SetupRefusal, { readonly reach: ReachRefusal }>
+
+function describeReach({ code, key, reach }: NoReach, wording: Wording, named: Naming): string {
   const what =
     code === 'legs-do-not-reach' ? 'The legs' : code === 'arms-do-not-reach' ? 'The arms' : 'The trunk'
   return reach.code === 'too-far'
-    ? `${what} reach ${length(reach.reachCm, wording)} and ${length(reach.neededCm, wording)} are needed. Shorten: ${parameterName(key)}.`
-    : `${what} cannot fold into ${length(reach.neededCm, wording)}; ${length(reach.leastCm, wording)} is the least. Lengthen: ${parameterName(key)}.`
-}
-
-/** A parameter's or option's name on screen. */
-function parameterName(key: string): string {
-  return PARAMETER_LABELS[key] ?? key
+    ? `${what} reach ${length(reach.reachCm, wording)} and ${length(reach.neededCm, wording)} are needed. Shorten: ${named(key)}.`
+    : `${what} cannot fold into ${length(reach.neededCm, wording)}; ${length(reach.leastCm, wording)} is the least. Lengthen: ${named(key)}.`
 }

@@ -101,7 +101,7 @@ export function keepFact(ctx: Context, fact: SentFact): Answer<Kept> {
   if (!reaches(ctx.actor.role, level)) return problem(refusalFor(ctx.actor, false))
   if (fact.day > addDays(ctx.clock.today, 1))
     return problem(
-      `${formatDay(fact.day)} is still to come: set this device's clock right and record it again.`,
+      `${formatDay(fact.day)} is still to come: set this device’s clock right and record it again.`,
     )
   if (readHlc(fact.hlc).ms > ctx.clock.nowMs + AHEAD_MS)
     return problem('The clock of this device runs far ahead: set it right and record it again.')

@@ -106,7 +106,7 @@ it('a way out that is shown is recorded as the one that stood in the lane, also 
     ],
     checks: [{ ...CHECK, id: 'way-out', kind: 'yes-no', names: 'exit' }],
     suggested: ['way-out'],
-  } as RoundData)
+  })
   const lane = screen.getByRole('region', { name: 'Ines Lund' })
   expect(lane.textContent).toContain('Way out: tucked roll')
   fireEvent.click(within(lane).getByRole('button', { name: 'Yes' }))

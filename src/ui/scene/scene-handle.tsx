@@ -18,6 +18,8 @@ type Props = {
   step: number
   label: string
   valueText: string
+  /** Whether it was to go further than it can. */
+  stopped?: boolean
   onChange: (value: number) => void
   onDone: () => void
 }
@@ -38,6 +40,7 @@ export function SceneHandle({
   step,
   label,
   valueText,
+  stopped = false,
   onChange,
   onDone,
 }: Props) {
@@ -66,6 +69,7 @@ export function SceneHandle({
     <g
       className={classes.handle}
       data-axis={axis}
+      data-stopped={stopped}
       role="slider"
       tabIndex={0}
       aria-label={label}

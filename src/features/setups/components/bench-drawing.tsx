@@ -15,11 +15,14 @@ import { SceneView } from '@/ui/scene/scene-view'
 import { TopDrawing } from '@/ui/scene/top-view'
 import classes from './bench.module.css'
 import { GRAIN, OptionControl, STEP } from './option-control'
+import type { Stopped } from './use-moves'
 import { useTracks } from './use-tracks'
 
 type Props = {
   solution: SetupSolution
   refusal: string | null
+  /** Why a handle went no further. */
+  stopped: Stopped | null
   stock: Stock
   wording: Wording
   change: (key: string, value: number) => void
@@ -29,7 +32,7 @@ type Props = {
 }
 
 /** The measured drawing with its handles and sliders; everything follows in the same frame. */
-export function BenchDrawing({ solution, refusal, stock, wording, change, onDone, svgRef }: Props) {
+export function BenchDrawing({ solution, refusal, stopped, stock, wording, change, onDone, svgRef }: Props) {
   const { scene, options } = solution
   const all = findSetup(solution.id)?.options ?? []
   const tracks = useTracks(stock)
@@ -38,30 +41,39 @@ export function BenchDrawing({ solution, refusal, stock, wording, change, onDone
       {refusal === null ? null : (
         <Alert role="alert" color="clay" title={refusal} styles={{ title: { color: 'var(--warn-ink)' } }} />
       )}
-      <SceneView scene={scene} wording={wording} label={describeScene(solution, wording)} svgRef={svgRef}>
-        {handlesOf(solution, all).map((handle) => {
-          const { option, at, axis } = handle
-          const value = options[option.key] ?? option.min
-          return (
-            <SceneHandle
-              key={option.key}
-              at={at}
-              axis={axis}
-              valueAt={(cm) => valueAt(tracks.of(solution, handle), cm, value)}
-              direction={() => directionOf(tracks.of(solution, handle))}
-              grain={GRAIN[option.unit]}
-              value={value}
-              min={option.min}
-              max={option.max}
-              step={STEP[option.unit]}
-              label={option.label}
-              valueText={optionValue(value, option.unit, wording)}
-              onChange={(next) => change(option.key, next)}
-              onDone={onDone}
-            />
-          )
-        })}
-      </SceneView>
+      <div className={classes.drawing}>
+        {/* Over the drawing: nothing moves under the finger, and the handle is in view beside it. */}
+        {stopped === null ? null : (
+          <p role="alert" className={classes.stopped}>
+            {stopped.text}
+          </p>
+        )}
+        <SceneView scene={scene} wording={wording} label={describeScene(solution, wording)} svgRef={svgRef}>
+          {handlesOf(solution, all).map((handle) => {
+            const { option, at, axis } = handle
+            const value = options[option.key] ?? option.min
+            return (
+              <SceneHandle
+                key={option.key}
+                at={at}
+                axis={axis}
+                valueAt={(cm) => valueAt(tracks.of(solution, handle), cm, value)}
+                direction={() => directionOf(tracks.of(solution, handle))}
+                grain={GRAIN[option.unit]}
+                value={value}
+                min={option.min}
+                max={option.max}
+                step={STEP[option.unit]}
+                label={option.label}
+                valueText={optionValue(value, option.unit, wording)}
+                stopped={stopped?.key === option.key}
+                onChange={(next) => change(option.key, next)}
+                onDone={onDone}
+              />
+            )
+          })}
+        </SceneView>
+      </div>
       <LiveFigures solution={solution} wording={wording} />
       {scene.top ? (
         <TopDrawing
@@ -75,6 +87,7 @@ export function BenchDrawing({ solution, refusal, stock, wording, change, onDone
           key={option.key}
           option={option}
           value={options[option.key] ?? option.min}
+          stopped={stopped?.key === option.key ? stopped.text : ''}
           wording={wording}
           onChange={change}
           onDone={onDone}

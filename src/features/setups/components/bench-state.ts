@@ -4,7 +4,7 @@ import { useEffect, useMemo } from 'react'
 import { beginWith, type Beginning } from '@/core/approaches/effects'
 import { estimateBody, type Body, type BodyInput } from '@/core/body/estimate'
 import type { Stock } from '@/core/props/stock'
-import { solveSetup } from '@/core/setups/catalogue'
+import { findSetup, solveSetup } from '@/core/setups/catalogue'
 import type { SetupSolution } from '@/core/setups/setup'
 import type { Wording } from '@/core/words/number'
 import { describeBody } from '@/core/words/length'
@@ -36,7 +36,7 @@ export function solveForScreen(
   const usual = solveSetup(setupId, body.value, {}, stock)
   return {
     solution: usual.ok ? usual.value : null,
-    refusal: describeSetup(solved.refusal, wording),
+    refusal: describeSetup(solved.refusal, wording, findSetup(setupId)?.options),
     body: body.value,
   }
 }

@@ -16,6 +16,8 @@ export const STEP = { cm: 0.5, deg: 5, share: 0.05, choice: 1 } as const
 type Props = {
   option: SetupOption
   value: number
+  /** Why it goes no further; empty where it does. */
+  stopped?: string
   wording: Wording
   onChange: (key: string, value: number) => void
   onDone: () => void
@@ -25,6 +27,7 @@ type Props = {
 export const OptionControl = memo(function OptionControl({
   option,
   value,
+  stopped = '',
   wording,
   onChange,
   onDone,
@@ -36,6 +39,7 @@ export const OptionControl = memo(function OptionControl({
         data={option.choices.map((choice, i) => ({ value: String(i), label: choiceLabel(choice) }))}
         value={String(value)}
         allowDeselect={false}
+        error={stopped}
         onChange={(i) => onChange(option.key, Number(i ?? value))}
       />
     )
@@ -58,6 +62,11 @@ export const OptionControl = memo(function OptionControl({
         onChangeEnd={onDone}
         thumbProps={{ 'aria-valuetext': text }}
       />
+      {stopped === '' ? null : (
+        <Text size="sm" mt={4}>
+          {stopped}
+        </Text>
+      )}
     </div>
   )
 })

@@ -13,6 +13,7 @@ import type { BenchData, BenchPerson } from '../queries'
 import classes from './bench.module.css'
 import { ReadingPanels } from './reading-panels'
 import { useAddress, useBegun, useInput, type Options } from './bench-state'
+import { useMoves, useStanding } from './use-moves'
 import { useAsk } from './use-ask'
 import { usePerson } from './use-person'
 
@@ -82,13 +83,14 @@ export function SetupBench({
   const [panel, setPanel] = useState('bench')
   const { personId, person, pick: setPersonId, refresh } = usePerson(people, initialStudent, first)
   const [setupId, setSetupId] = useState(initialSetup)
-  const [moved, setMoved] = useState<Options>({})
+  const { moved, stopped, move, put, standsRef } = useMoves(stock)
   const { asked, ask, done } = useAsk(approaches, moved, setupId)
   const [stature, setStature] = useState('')
   const svgRef = useRef<SVGSVGElement>(null)
   const { genericCm, problem } = heightTyped(stature, wording)
   const input = useInput(person?.body ?? null, genericCm)
   const { options, shown } = useBegun(input, setupId, person ?? { begins }, moved, stock)
+  useStanding(standsRef, shown)
   // Drawing and numbers follow a handle in the same frame; the slower panels follow when there is time.
   const calm = useDeferredValue(shown)
   const calmOptions = useDeferredValue(options)
@@ -98,15 +100,12 @@ export function SetupBench({
   const pick = useCallback(
     (id: string, next: Options = {}): void => {
       // Options belong to one setup; another starts from its own usual values.
-      setMoved(next)
+      put(next)
       setSetupId(id)
       done()
     },
-    [done],
+    [done, put],
   )
-  const change = useCallback((key: string, value: number) => {
-    setMoved((all) => ({ ...all, [key]: value }))
-  }, [])
   useAddress(setupId, personId)
   return (
     <Stack>
@@ -119,7 +118,11 @@ export function SetupBench({
         panel={panel}
         stature={stature}
         problem={problem}
-        onPerson={setPersonId}
+        onPerson={(id) => {
+          // Another body may go further.
+          put(moved)
+          setPersonId(id)
+        }}
         onStature={setStature}
         onSetup={pick}
         onPanel={setPanel}
@@ -135,7 +138,8 @@ export function SetupBench({
                 stock={stock}
                 wording={wording}
                 svgRef={svgRef}
-                change={change}
+                stopped={stopped}
+                change={move}
                 onDone={ask}
               />
               <KeepPanel

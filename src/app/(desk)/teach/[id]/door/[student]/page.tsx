@@ -19,7 +19,7 @@ export default page<{ params: Promise<{ id: string; student: string }> }>(async 
     <Stack maw={760}>
       <PageHead title={`How is ${person.name.split(' ')[0] ?? ''} tonight?`}>
         <LinkButton href={back} variant="default">
-          Back to the door
+          The door
         </LinkButton>
       </PageHead>
       <AskAloud studentId={student} daily={dailyTicks(ctx)} back={back} />
