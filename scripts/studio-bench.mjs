@@ -50,9 +50,9 @@ try {
     'At home': `/progress/${person}/home`,
   }
   console.log(`\n${machineDay()}, ${os.cpus().length} cores. ms: median / p95`)
-  const timed = async (at) => {
+  const timed = async (at, headers = {}) => {
     const began = performance.now()
-    const answer = await fetch(address + at)
+    const answer = await fetch(address + at, { headers })
     const size = (await answer.text()).length
     return { began, ms: performance.now() - began, size, ok: answer.ok }
   }
@@ -71,9 +71,11 @@ try {
     for (let i = 0; i < 25; i += 1) runs.push(await timed(at))
     rows[name] = { alone: spread(runs), kB: Math.round(runs[0].size / 1000) }
   }
-  for (const [label, think] of [
-    ['twenty thinking', THINK_MS],
-    ['twenty at once', 0],
+  // A browser asks for a whole page when it is opened and, when a link is followed, for what the page is made of.
+  for (const [label, think, headers] of [
+    ['twenty thinking', THINK_MS, {}],
+    ['twenty following links', THINK_MS, { RSC: '1' }],
+    ['twenty at once', 0, {}],
   ]) {
     const found = Object.fromEntries(Object.keys(PAGES).map((name) => [name, []]))
     const until = Date.now() + SECONDS * 1000
@@ -95,7 +97,7 @@ try {
         while (Date.now() < until) {
           if (think > 0) await new Promise((resolve) => setTimeout(resolve, Math.random() * 2 * think))
           const name = Object.keys(PAGES)[(next += 1) % Object.keys(PAGES).length]
-          found[name].push(await timed(PAGES[name]))
+          found[name].push(await timed(PAGES[name], headers))
         }
       }),
     ])
@@ -110,11 +112,11 @@ try {
   clearInterval(watch)
   console.log(`the server holds ${residentMB(child.pid)} MB`)
   console.log(
-    '| page | alone | twenty and two writers, 5 s between | twenty at once | HTML, kB |\n| --- | --- | --- | --- | --- |',
+    '| page | alone | twenty and two writers, 5 s between | the same, following links | twenty at once | HTML, kB |\n| --- | --- | --- | --- | --- | --- |',
   )
   for (const [name, row] of Object.entries(rows))
     console.log(
-      `| ${name} | ${row.alone} | ${row['twenty thinking']} | ${row['twenty at once']} | ${row.kB} |`,
+      `| ${name} | ${row.alone} | ${row['twenty thinking']} | ${row['twenty following links']} | ${row['twenty at once']} | ${row.kB} |`,
     )
 } finally {
   child.kill()

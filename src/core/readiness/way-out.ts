@@ -1,7 +1,7 @@
 import { findById } from '../practice/find'
 import type { Library } from '../practice/library'
 import { WAY_OUT_CHECK } from '../practice/rule-gates'
-import type { Limit, Limits } from '../screening/caps'
+import type { Limits } from '../screening/caps'
 import { waysOut, type WayOut } from '../screening/ways-out'
 import type { Decision } from './decide'
 
@@ -13,7 +13,7 @@ import type { Decision } from './decide'
 export function wayOutToShow(
   practice: Library,
   decisions: readonly Decision[],
-  limits: Limits<Limit>,
+  limits: Limits,
 ): WayOut | null {
   const missing = decisions.filter((d) => d.missing.some(({ gate }) => gate.check === WAY_OUT_CHECK))
   for (const { targetId } of [...missing, ...decisions]) {

@@ -33,9 +33,7 @@ it('whatever limits leave open may also be left', () => {
   )
   fc.assert(
     fc.property(some, (drawn) => {
-      const caps = drawn.map(([tag, level, action]) =>
-        limit(tag, level as 1 | 2 | 3, action as Limit['action']),
-      )
+      const caps = drawn.map(([tag, level, action]) => limit(tag, level, action as Limit['action']))
       for (const stage of practice.stages.filter(({ load }) => !closes({ caps }, load))) {
         const ways = waysOut(practice, stage, { caps })
         expect([stage.id, ways.length > 0]).toEqual([stage.id, true])

@@ -1,6 +1,6 @@
 import type { Library } from '../practice/library'
 import type { Stage } from '../practice/schema'
-import { closes, type Limit, type Limits } from './caps'
+import { closes, type Limits } from './caps'
 
 /** A way out of a stage, as the practice has it. */
 export type WayOut = Library['exits'][number]
@@ -13,7 +13,7 @@ export type WayOut = Library['exits'][number]
 export function waysOut(
   { exits }: Pick<Library, 'exits'>,
   stage: Pick<Stage, 'exits'>,
-  limits: Limits<Limit>,
+  limits: Limits,
 ): WayOut[] {
   return stage.exits
     .flatMap((id) => exits.filter((exit) => exit.id === id))

@@ -168,13 +168,15 @@ it('law: after whatever is written, every page that is kept reads as one that is
 
 /** Pages that are kept, for the class and two people; made anew in a transaction, of which nothing is kept. */
 async function pages() {
-  const [students, today, round, person, weeks, review] = [
+  const [students, today, round, person, weeks, review, files, classes] = [
     await import('../students/queries'),
     await import('../today/queries'),
     await import('../readiness/round-queries'),
     await import('../readiness/person-queries'),
     await import('../progress/person-queries'),
     await import('../progress/review-queries'),
+    await import('./class-file'),
+    await import('@/db/classes'),
   ]
   const people = ['Wren Haskett', 'Priya Dunmore'].map(idOf)
   const classId = world.classes.at(-1)?.id ?? ''
@@ -187,6 +189,7 @@ async function pages() {
         students.studentsShown(on, 1),
         round.roundData(on, classId),
         review.studioReview(on),
+        files.briefFor(on, classes.findClass(on.scope, classId) as never, []),
         people.map((id) => weeks.personProgress(on, id, FAMILIES[0])),
         people.map((id) =>
           person.personReadiness(on, id, { family: FAMILIES[0], withTurnings: false, withAll: false }),

@@ -8,7 +8,7 @@ import { isTry } from '@/core/practice/ask'
 import { findById } from '@/core/practice/find'
 import type { Library } from '@/core/practice/library'
 import type { Drill, Family, Stage } from '@/core/practice/schema'
-import type { Limit, Limits } from '@/core/screening/caps'
+import type { Limits } from '@/core/screening/caps'
 import { barsStage } from '@/core/screening/stage-limits'
 import { waysOut } from '@/core/screening/ways-out'
 import { describeTouch } from '@/core/words/floor'
@@ -109,7 +109,7 @@ export function doingView(doing: Doing, block: Work, view: View): DoingView {
 }
 
 /** What limits somebody on the day of the class, as its brief has it. */
-function limitsOf({ brief }: View, studentId: string): Limits<Limit> {
+function limitsOf({ brief }: View, studentId: string): Limits {
   return { caps: brief?.people.find((p) => p.studentId === studentId)?.limits ?? [] }
 }
 
