@@ -131,7 +131,12 @@ describe('what every load asks for (rule gates)', () => {
     const way = (exitId: string | null) => saw('CK-exit-rehearsed', { left: 1, right: 1 }, 1, { exitId })
     expect(outcomeAt(as('FS', [...kicked, way('EX-step-down')]), 'FS-10a')).toBe('offer')
     expect(outcomeAt(as('FS', [...kicked, way('EX-roll-tuck')]), 'FS-10a')).not.toBe('offer')
-    expect(outcomeAt(as('FS', [...kicked, way(null)]), 'FS-10a')).not.toBe('offer')
+    const unnamed = as('FS', [...kicked, way(null)])
+    expect(outcomeAt(unnamed, 'FS-10a')).not.toBe('offer')
+    const asked = unnamed.missing.find(({ gate }) => gate.check === 'CK-exit-rehearsed')
+    expect([asked?.state, asked?.notCounted]).toEqual(['unmet', 'unnamed'])
+    // One that was named earlier stands beside it.
+    expect(outcomeAt(as('FS', [...kicked, way('EX-step-down'), way(null)]), 'FS-10a')).toBe('offer')
   })
   it('no full weight on wrists that do not bend, none on a neck that is not free', () => {
     const wrists = [

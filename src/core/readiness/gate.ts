@@ -12,7 +12,7 @@ export { fallLevel } from './fall'
 export type GateState = 'met' | 'confirm' | 'near' | 'unmet' | 'unknown'
 
 /** Why an entry proves nothing. */
-export type NotCounted = 'invalid' | 'void-fault' | 'aided' | 'helped' | 'unwatched'
+export type NotCounted = 'invalid' | 'void-fault' | 'aided' | 'helped' | 'unwatched' | 'unnamed'
 
 export type GateResult = {
   readonly gate: Gate
@@ -75,7 +75,9 @@ export function evaluateGate(
   const rule = gate.days ?? DAYS_BY_FALL[fallLevel(stage)]
   const from = addDays(asOf, -Math.max(EVIDENCE_WINDOW_DAYS, check.freshDays))
   const recent = resultsFor(gate, observations).filter((o) => o.day >= from && leadsOut(o, stage))
-  const days = countedDays(resultsByDay(gate, check, recent))
+  // The wrong way out of a high fall is none: there it has to be named.
+  const named = gate.check === WAY_OUT_CHECK && fallLevel(stage) === 'high'
+  const days = countedDays(resultsByDay(gate, check, recent, named))
   const window = days.slice(-rule.of)
   const clean = window.filter((d) => d.passes)
   const newestClean = clean.at(-1)
@@ -118,8 +120,10 @@ function countedDays(all: readonly DayResult[]): readonly DayResult[] {
   return counted.length > 0 ? counted : all
 }
 
+const PROVES_NOTHING: readonly NotCounted[] = ['unwatched', 'helped', 'aided', 'unnamed']
+
 function provesNothing({ notCounted }: DayResult): boolean {
-  return notCounted === 'unwatched' || notCounted === 'helped' || notCounted === 'aided'
+  return notCounted !== null && PROVES_NOTHING.includes(notCounted)
 }
 
 /** A day with a result that counts, and its value. */
@@ -150,16 +154,9 @@ function stateOf(
   return days.some((d) => d.notCounted === null && isNear(gate, check, d.value)) ? 'near' : 'unmet'
 }
 
-/**
- * A way out that was rehearsed by name speaks for the stages that are left by it. One that nobody named speaks for none
- * with a high fall, where the wrong one is no way out at all.
- */
-function leadsOut(
-  { checkId, exitId }: Observation,
-  stage: Pick<Stage, 'load'> & Partial<Pick<Stage, 'exits'>>,
-): boolean {
-  if (checkId !== WAY_OUT_CHECK) return true
-  if (exitId === undefined || exitId === null) return fallLevel(stage) !== 'high'
+/** A way out that was rehearsed by name speaks for the stages that are left by it. */
+function leadsOut({ exitId }: Observation, stage: Partial<Pick<Stage, 'exits'>>): boolean {
+  if (exitId === undefined || exitId === null) return true
   return stage.exits === undefined || stage.exits.includes(exitId)
 }
 
@@ -169,7 +166,13 @@ function resultsFor({ check, shownBy }: Gate, observations: readonly Observation
   return shownBy ? all.filter(({ stageId }) => stageId === undefined || shownBy.includes(stageId)) : all
 }
 
-function resultsByDay(gate: Gate, check: ReadinessCheck, observations: readonly Observation[]): DayResult[] {
+/** @param named whether a result counts only where it says what was shown */
+function resultsByDay(
+  gate: Gate,
+  check: ReadinessCheck,
+  observations: readonly Observation[],
+  named = false,
+): DayResult[] {
   if (gate.last !== undefined)
     return cleanOfLast(
       observations.filter((o) => o.stageId !== undefined),
@@ -189,7 +192,7 @@ function resultsByDay(gate: Gate, check: ReadinessCheck, observations: readonly 
         if (value === null) return []
         // With spent arms a poor result is no verdict: it neither counts for nor against (ruling 7).
         if (o.arms === 'spent' && !satisfies(gate, value)) return []
-        return [{ value, id: o.id, notCounted: whyNot(gate, check, o) }]
+        return [{ value, id: o.id, notCounted: whyNot(gate, check, o, named) }]
       })
       const counted = tries.filter((t) => t.notCounted === null)
       const best = gate.tries
@@ -205,15 +208,16 @@ function resultsByDay(gate: Gate, check: ReadinessCheck, observations: readonly 
 export function whyNotCounted(
   { voids }: Pick<ReadinessCheck, 'voids'>,
   o: Observation,
-): Exclude<NotCounted, 'aided'> | null {
+): Exclude<NotCounted, 'aided' | 'unnamed'> | null {
   if (!o.valid) return 'invalid'
   if (o.faults.some((fault) => voids.includes(fault))) return 'void-fault'
   if (!o.watched) return 'unwatched'
   return o.help === 'alone' ? null : 'helped'
 }
 
-function whyNot(gate: Gate, check: ReadinessCheck, o: Observation): NotCounted | null {
-  return whyNotCounted(check, o) ?? (o.aided && !gate.aidedOk ? 'aided' : null)
+function whyNot(gate: Gate, check: ReadinessCheck, o: Observation, named: boolean): NotCounted | null {
+  const why = whyNotCounted(check, o) ?? (o.aided && !gate.aidedOk ? 'aided' : null)
+  return why ?? (named && (o.exitId ?? null) === null ? 'unnamed' : null)
 }
 
 function bestOf<T extends { value: number }>(

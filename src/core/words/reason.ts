@@ -121,6 +121,7 @@ const NOT_COUNTED: Readonly<Record<NotCounted, string>> = {
   aided: 'with an aid',
   helped: 'with hands helping',
   unwatched: 'nobody watched',
+  unnamed: 'it was not said which way out; record it again with its name',
 }
 
 /** What an entry is worth, as it stands in a history. */

@@ -7,7 +7,7 @@ import { findSetup } from '@/core/setups/catalogue'
 import { describeSetup } from '@/core/words/setup-refusal'
 import { useWording } from '@/ui/wording'
 import type { Options, Shown } from './bench-state'
-import { GRAIN } from './option-control'
+import { GRAIN } from './grain'
 
 /** Why an option was not moved further, for the handle that it is about. */
 export type Stopped = { readonly key: string; readonly text: string }
