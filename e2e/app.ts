@@ -43,7 +43,7 @@ export class App {
     const next = path.join('node_modules', 'next', 'dist', 'bin', 'next')
     this.child = spawn(
       process.execPath,
-      [next, 'start', '--hostname', '127.0.0.1', '--port', String(this.port)],
+      [next, 'start', '--hostname', '127.0.0.1', '--port', String(this.port), '--keepAliveTimeout', '65000'],
       {
         env: {
           ...process.env,

@@ -74,6 +74,14 @@ export function freePort(wanted = 0) {
   })
 }
 
+/**
+ * How the built server is started. A connection stays open for longer than anything before it keeps one: where the server
+ * closes first, a request that is just on its way is lost.
+ */
+export function startArgs(host, port) {
+  return ['start', '--hostname', host, '--port', String(port), '--keepAliveTimeout', '65000']
+}
+
 /** Starts the built app on the loopback address and waits until it answers. */
 export async function startServer({ port, data, now, env: more = {}, stdio = 'ignore' }) {
   mkdirSync(data, { recursive: true })
@@ -85,7 +93,7 @@ export async function startServer({ port, data, now, env: more = {}, stdio = 'ig
     NODE_ENV: 'production',
   }
   const next = path.join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next')
-  const child = spawn(process.execPath, [next, 'start', '--hostname', '127.0.0.1', '--port', String(port)], {
+  const child = spawn(process.execPath, [next, ...startArgs('127.0.0.1', port)], {
     cwd: ROOT,
     env,
     stdio,

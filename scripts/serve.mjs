@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node
 import { spawn } from 'node:child_process'
 import path from 'node:path'
 import { lanEnv, lanNames, openToRoom } from './lan.mjs'
-import { options, ROOT } from './lib.mjs'
+import { options, ROOT, startArgs } from './lib.mjs'
 
 const USUAL_PORT = 4180
 const given = options(process.argv.slice(2))
@@ -30,7 +30,7 @@ if (existsSync(lock) && isAlive(Number(readFileSync(lock, 'utf8'))))
 writeFileSync(lock, String(process.pid))
 
 const next = path.join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next')
-const child = spawn(process.execPath, [next, 'start', '--hostname', host, '--port', port], {
+const child = spawn(process.execPath, [next, ...startArgs(host, port)], {
   cwd: ROOT,
   env: {
     ...process.env,
