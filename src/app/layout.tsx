@@ -7,8 +7,8 @@ import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core'
 import type { Metadata, Viewport } from 'next'
 import { headers } from 'next/headers'
 import type { ReactNode } from 'react'
-import { holdPresses } from '@/ui/early-press'
 import { EarlyPresses } from '@/ui/early-press-effect'
+import { EarlyPressScript } from '@/ui/early-press-script'
 import { ThemeProvider } from '@/ui/theme-provider'
 
 export const metadata: Metadata = {
@@ -26,7 +26,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en" {...mantineHtmlProps}>
       <head>
         <ColorSchemeScript defaultColorScheme="auto" nonce={nonce} />
-        <script nonce={nonce} dangerouslySetInnerHTML={{ __html: `(${holdPresses.toString()})()` }} />
+        <EarlyPressScript nonce={nonce} />
       </head>
       <body>
         <ThemeProvider>{children}</ThemeProvider>

@@ -138,7 +138,7 @@ export function appendNote(scope: Scope, fact: Note, origin: Origin): boolean {
 
 /** The first day on which anything is on record of some people; whoever has nothing is missing. */
 export function firstFactDays(scope: Scope, studentIds: readonly string[]): Map<string, Day[]> {
-  return readAgain(() => readFirstDays(scope, studentIds), sameDays)
+  return readAgain(() => readFirstDays(scope, studentIds), sameRows)
 }
 
 function readFirstDays(scope: Scope, studentIds: readonly string[]): Map<string, Day[]> {
@@ -163,10 +163,10 @@ function stepsInto(
 
 /** The last day on which anything is on record of some people; whoever has nothing is missing. */
 export function lastFactDays(scope: Scope, studentIds: readonly string[]): Map<string, Day> {
-  return readAgain(() => readLastDays(scope, studentIds), sameDays)
+  return readAgain(() => readLastDays(scope, studentIds), sameRows)
 }
 
-function sameDays(before: ReadonlyMap<string, unknown>, now: ReadonlyMap<string, unknown>): boolean {
+function sameRows(before: Iterable<unknown>, now: Iterable<unknown>): boolean {
   return JSON.stringify([...before]) === JSON.stringify([...now])
 }
 
@@ -199,10 +199,6 @@ export function resultsSince(scope: Scope, studentId: string, since: Day): Obser
 /** Results of somebody on one day, uncorrected. */
 export function observationsOn(scope: Scope, studentId: string, day: Day): Observation[] {
   return readAgain(() => readObservationsOn(scope, studentId, day), sameRows)
-}
-
-function sameRows(before: readonly unknown[], now: readonly unknown[]): boolean {
-  return JSON.stringify(before) === JSON.stringify(now)
 }
 
 function readObservationsOn(scope: Scope, studentId: string, day: Day): Observation[] {

@@ -12,7 +12,7 @@ export function bodyOfStudent(
   return body.ok ? body.value : null
 }
 
-/** Its height, cm. */
+/** Height of the body that is drawn where nobody’s own is known, cm. */
 export const AVERAGE_CM = 168
 
 /** The body that is drawn where nobody’s own is known: the middle of adults, and nobody. */

@@ -1,4 +1,5 @@
-import type { ContactPart } from './contacts'
+import type { Contact, ContactPart } from './contacts'
+import { isArmContact } from './moments'
 import type { Position } from './position'
 
 /** Body weight by what carries it, as shares that sum to one where nothing pushes down but weight. */
@@ -9,16 +10,16 @@ export type Carried = {
   readonly rest: number
 }
 
-const ARMS: readonly ContactPart[] = ['hands', 'forearms']
 const HEAD: readonly ContactPart[] = ['crown', 'shoulders', 'upperBack']
 
 /** What the arms, the head end and everything else carry, at the working figure. */
 export function carriedBy({ contacts }: Pick<Position, 'contacts'>): Carried {
-  const sum = (is: (part: ContactPart) => boolean): number =>
-    contacts.reduce((all, { part, share }) => (is(part) ? all + Math.max(0, share.value) : all), 0)
+  const sum = (is: (contact: Contact) => boolean): number =>
+    contacts.reduce((all, contact) => (is(contact) ? all + Math.max(0, contact.share.value) : all), 0)
+  const onHead = ({ part }: Contact): boolean => HEAD.includes(part)
   return {
-    arms: sum((part) => ARMS.includes(part)),
-    head: sum((part) => HEAD.includes(part)),
-    rest: sum((part) => !ARMS.includes(part) && !HEAD.includes(part)),
+    arms: sum(isArmContact),
+    head: sum(onHead),
+    rest: sum((contact) => !isArmContact(contact) && !onHead(contact)),
   }
 }

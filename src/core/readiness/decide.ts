@@ -3,6 +3,7 @@ import { afterSatisfied, isFoot } from '../practice/after'
 import { gatesWith, type Asked } from '../approaches/effects'
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
+import { WAY_OUT_CHECK } from '../practice/rule-gates'
 import type { Family, Gate, Stage } from '../practice/schema'
 import { withoutRule, type Caps, type Limit, type Verdict } from '../screening/caps'
 import { closesStage, judgeStage } from '../screening/stage-limits'
@@ -14,6 +15,7 @@ import { byPreference, candidates, leadsOn } from './candidates'
 import { groundOf, type FamilyGround } from './ground'
 import type { PainAfterWork, Setback } from './setback'
 import type { Layoff, Standing } from './standing'
+import { withoutClosedWays } from './way-out'
 
 export type Outcome = 'not-now' | 'step-back' | 'offer' | 'once-more' | 'near' | 'build' | 'held'
 
@@ -198,7 +200,11 @@ function judge(case_: Case, stage: Stage): Judgement {
 function gateResult(case_: Case, stage: Stage, gate: Gate): GateResult {
   const { practice, evidence, asOf } = case_
   const check = findById(practice.checks, gate.check)
-  return evaluateGate(gate, check, stage, evidence.observations, asOf, renewedOn(case_, gate))
+  const seen =
+    gate.check === WAY_OUT_CHECK
+      ? withoutClosedWays(case_.practice, case_.limits, evidence.observations)
+      : evidence.observations
+  return evaluateGate(gate, check, stage, seen, asOf, renewedOn(case_, gate))
 }
 
 /** Fresh checks to show on the way back (ruling 4): what the stage left behind asks, and is not shown now. */

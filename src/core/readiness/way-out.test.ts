@@ -53,3 +53,34 @@ it('leaves out what a limit closes', () => {
   }
   expect([shown([head]), shown([head], closed)]).toEqual(['EX-drop-low-pushup', 'EX-step-down'])
 })
+
+it('a way out that a limit closes speaks for nobody any more, and a poor one still against', () => {
+  const roll = saw('CK-exit-rehearsed', { left: 1, right: 1 }, 1, { exitId: 'EX-roll-tuck' })
+  const neck: Caps = {
+    ...NO_LIMITS,
+    caps: [
+      {
+        ...{
+          ruleId: 'C',
+          tag: 'NF',
+          level: 2,
+          action: 'avoid',
+          mostSeconds: null,
+          instead: '',
+          change: null,
+        },
+        needsClearance: false,
+      },
+    ],
+  }
+  const asked = (limits: Caps, way: Observation) => {
+    const facts = [...clean('HD-09'), ...without(...practice.exits.map((e) => e.id)), way]
+    const found = decide(practice, 'HD', 's', evidence(...facts), limits, TODAY)
+    return found.reasons.flatMap((r) =>
+      r.code === 'gate' && r.result.gate.check === 'CK-exit-rehearsed' ? [r.result.state] : [],
+    )
+  }
+  expect([asked(NO_LIMITS, roll), asked(neck, roll)]).toEqual([['met'], ['unknown']])
+  const poor = { ...roll, values: { left: 1, right: 0 } }
+  expect([asked(NO_LIMITS, poor), asked(neck, poor)]).toEqual([['unmet'], ['unmet']])
+})

@@ -1,9 +1,10 @@
 import { findById } from '../practice/find'
 import type { Library } from '../practice/library'
 import { WAY_OUT_CHECK } from '../practice/rule-gates'
-import type { Limits } from '../screening/caps'
+import { closes, type Limits } from '../screening/caps'
 import { waysOut, type WayOut } from '../screening/ways-out'
 import type { Decision } from './decide'
+import type { Observation } from './evidence'
 
 /**
  * The way out that somebody has to show next: of the first next step that still asks for one, else of the first that is
@@ -24,4 +25,21 @@ export function wayOutToShow(
     if (first) return first
   }
   return null
+}
+
+/**
+ * Results without those that show a way out that limits close: it leads them out no more, however well it was once shown.
+ * A poor one stays, for it speaks against.
+ */
+export function withoutClosedWays(
+  { exits }: Pick<Library, 'exits'>,
+  limits: Limits,
+  observations: readonly Observation[],
+): readonly Observation[] {
+  const closed = new Set(exits.flatMap(({ id, load }) => (closes(limits, load) ? [id] : [])))
+  if (closed.size === 0) return observations
+  return observations.filter(
+    ({ checkId, exitId, values }) =>
+      checkId !== WAY_OUT_CHECK || !closed.has(exitId ?? '') || Object.values(values).includes(0),
+  )
 }

@@ -2,9 +2,6 @@ import type { Stock } from '../props/stock'
 import { solveSetup } from './catalogue'
 import type { SetupRefusal, SetupSolution } from './setup'
 
-/** Halvings between what holds and what was asked: of 60 cm the last is less than half a centimetre. */
-const HALVINGS = 7
-
 /** How far one option could be moved, and why not further; null where it could be moved all the way. */
 export type AsFar = { readonly value: number; readonly refusal: SetupRefusal | null }
 
@@ -24,7 +21,7 @@ export function asFarAs(
   const all = tried(asked)
   if (all.ok) return { value: asked, refusal: null }
   let [good, bad] = [from.options[key] ?? asked, asked]
-  for (let i = 0; i < HALVINGS && Math.abs(bad - good) > grain; i += 1) {
+  while (Math.abs(bad - good) > grain) {
     const middle = good + Math.round((bad - good) / 2 / grain) * grain
     if (middle === good || middle === bad) break
     if (tried(middle).ok) good = middle

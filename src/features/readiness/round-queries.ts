@@ -6,6 +6,7 @@ import type { Library } from '@/core/practice/library'
 import type { Family, ReadinessCheck } from '@/core/practice/schema'
 import { isTyped } from '@/core/practice/ask'
 import { checkNext, roundMinutes, suggestedRound, type CheckWorth } from '@/core/readiness/check-next'
+import type { Decision } from '@/core/readiness/decide'
 import type { Observation } from '@/core/readiness/evidence'
 import { wayOutToShow } from '@/core/readiness/way-out'
 import { foldFacts } from '@/core/facts/order'
@@ -22,7 +23,6 @@ import type { Context } from '../context'
 import { remembered } from '../desk/remember'
 import { decisionsFor, judgeOfClass } from '../desk/class-judge'
 import { BOARD } from '../desk/families'
-import type { Judge } from '../desk/judge'
 import { closedTonight } from '../desk/limit-words'
 
 /** Minutes that a round of checks may take before class begins. */
@@ -87,17 +87,7 @@ function makeRound(ctx: Context, classId: string): RoundData | null {
   const people = studentsByIds(scope, record.roster).filter((s) => s.archivedDay === null)
   // What the class is about, and every other family in which somebody has begun: what nobody works at needs no check today.
   const { families } = record.aim
-  const decisions = people.flatMap((p) =>
-    BOARD.map((family) => decisionOf(p.id, family)).filter(
-      ({ family, standing }) => families.includes(family) || standing !== null,
-    ),
-  )
-  const wayOutOf = (id: string): RoundPerson['wayOut'] => {
-    const own = decisions.filter((d) => d.studentId === id)
-    const inOrder = own.toSorted((a, b) => orderIn(families, a.family) - orderIn(families, b.family))
-    const found = wayOutToShow(practice, inOrder, judge.tonight(id))
-    return found && { id: found.id, name: found.name }
-  }
+  const decisions = people.flatMap((p) => workedAt(families, (family) => decisionOf(p.id, family)))
   const worth = checkNext(practice, decisions)
   const asked = [
     ...new Set([...worth.map((w) => w.checkId), ...practice.bundles.flatMap((b) => b.checks)]),
@@ -112,7 +102,7 @@ function makeRound(ctx: Context, classId: string): RoundData | null {
     bundles: practice.bundles
       .map((b) => ({ id: b.id, name: b.name, checks: b.checks.filter((c) => asked.includes(c)) }))
       .filter((b) => b.checks.length > 0),
-    people: people.map(({ id }) => ({ ...laneOf(ctx, record, id), wayOut: wayOutOf(id) })),
+    people: people.map(({ id }) => laneOf(ctx, record, id)),
     checks: asked.map((id) => checkOf(practice, findById(practice.checks, id), worth, likely, people)),
     observers: [
       ...new Set([ctx.studio.teacher, ...listAssistants(scope).map((a) => a.name)].filter((n) => n !== '')),
@@ -120,21 +110,27 @@ function makeRound(ctx: Context, classId: string): RoundData | null {
   }
 }
 
-/** What the class is about comes first. */
-function orderIn(families: readonly Family[], family: Family): number {
-  const at = families.indexOf(family)
-  return at < 0 ? families.length : at
+/** Decisions in what a class is about, in its order, and after it in what somebody has begun besides. */
+function workedAt(families: readonly Family[], decisionIn: (family: Family) => Decision): Decision[] {
+  const others = BOARD.filter((family) => !families.includes(family)).map(decisionIn)
+  return [...families.map(decisionIn), ...others.filter(({ standing }) => standing !== null)]
 }
 
 /** Worked out from nobody else and kept, so that a result of one of twelve reads one of them anew. */
-function laneOf(ctx: Context, { id: classId, day }: ClassRecord, id: string): Omit<RoundPerson, 'wayOut'> {
-  return remembered(ctx, `lane of ${id} in ${classId} on ${day}`, () =>
-    makeLane(ctx, judgeOfClass(ctx, { id: classId, day }), id),
+function laneOf(ctx: Context, { id: classId, day, aim: { families } }: ClassRecord, id: string): RoundPerson {
+  return remembered(ctx, `lane of ${id} in ${classId} on ${day} for ${families.join(' ')}`, () =>
+    makeLane(ctx, { id: classId, day, families }, id),
   )
 }
 
-function makeLane(ctx: Context, judge: Judge, id: string): Omit<RoundPerson, 'wayOut'> {
+type OfClass = Pick<ClassRecord, 'id' | 'day'> & { readonly families: readonly Family[] }
+
+function makeLane(ctx: Context, { families, ...class_ }: OfClass, id: string): RoundPerson {
   const { scope, practice, clock, studio } = ctx
+  const judge = judgeOfClass(ctx, class_)
+  const decisionOf = decisionsFor(ctx, { ...class_, roster: [id] }, judge)
+  const next = workedAt(families, (family) => decisionOf(id, family))
+  const wayOut = wayOutToShow(practice, next, judge.tonight(id))
   const student = findStudent(scope, id)
   const name = student?.name ?? ''
   return {
@@ -144,6 +140,7 @@ function makeLane(ctx: Context, judge: Judge, id: string): Omit<RoundPerson, 'wa
     spans: spansOfStudent(student),
     limits: closedTonight(ctx, judge, id),
     touch: judge.touch(id),
+    wayOut: wayOut && { id: wayOut.id, name: wayOut.name },
     today: Object.fromEntries(
       foldFacts(observationsOn(scope, id, clock.today), clock.today)
         .filter((o) => !o.withdrawn)
