@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm'
 import { account } from './schema'
+import { changeRows, rowOf, rowsOf } from './rows'
 import { mine, type Scope } from './scope'
 
 /** Somebody who may sign in. */
@@ -7,7 +8,7 @@ export type Account = Omit<typeof account.$inferSelect, 'studioId'>
 
 /** Accounts, those who ended too. */
 export function listAccounts(scope: Scope): Account[] {
-  return scope.db.select().from(account).where(mine(scope, account)).orderBy(account.name).all()
+  return rowsOf(scope, account, undefined, account.name)
 }
 
 /** Whether anybody may sign in; until then the studio is open to whoever sits at this machine. */
@@ -23,11 +24,7 @@ export function hasOwner(scope: Scope): boolean {
 
 /** The account that a sign-in name belongs to; null where it is none, or ended. */
 export function accountByLogin(scope: Scope, login: string): Account | null {
-  const row = scope.db
-    .select()
-    .from(account)
-    .where(mine(scope, account, eq(account.login, login.trim().toLowerCase())))
-    .get()
+  const row = rowOf(scope, account, eq(account.login, login.trim().toLowerCase()))
   return row && !row.ended ? row : null
 }
 
@@ -44,9 +41,5 @@ export function addAccount(scope: Scope, made: Account): boolean {
 
 /** Changes what is given of an account. */
 export function saveAccount(scope: Scope, id: string, change: Partial<Omit<Account, 'id'>>): void {
-  scope.db
-    .update(account)
-    .set(change)
-    .where(mine(scope, account, eq(account.id, id)))
-    .run()
+  changeRows(scope, account, eq(account.id, id), change)
 }

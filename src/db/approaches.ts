@@ -1,7 +1,8 @@
-import { eq } from 'drizzle-orm'
+import { and, eq } from 'drizzle-orm'
 import type { Choices, Layers, Scope } from '@/core/approaches/resolve'
 import type { Day } from '@/core/day'
 import { approachChoice } from './schema'
+import { dropRows, rowsOf } from './rows'
 import { mine, type Scope as Store } from './scope'
 
 type Row = typeof approachChoice.$inferSelect
@@ -29,7 +30,7 @@ export class ApproachBook {
 
 /** Reads every choice once. */
 export function readApproaches(within: Store): ApproachBook {
-  return new ApproachBook(within.db.select().from(approachChoice).where(mine(within, approachChoice)).all())
+  return new ApproachBook(rowsOf(within, approachChoice))
 }
 
 /** Sets an option at a scope, or takes the choice away when `option` is null. */
@@ -75,10 +76,7 @@ export function replaceChoices(
   choices: Choices,
   day: Day,
 ): void {
-  within.db
-    .delete(approachChoice)
-    .where(mine(within, approachChoice, eq(approachChoice.scope, scope), eq(approachChoice.scopeId, scopeId)))
-    .run()
+  dropRows(within, approachChoice, and(eq(approachChoice.scope, scope), eq(approachChoice.scopeId, scopeId)))
   for (const [approach, option] of Object.entries(choices))
     chooseApproach(within, { scope, scopeId, approach }, option, day)
 }

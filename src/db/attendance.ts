@@ -4,6 +4,7 @@ import { addDays, type Day } from '@/core/day'
 import { latestBy } from '@/core/facts/order'
 import type { Origin } from './evidence'
 import { attendance, classRoster, classSession } from './schema'
+import { addOnce, rowsOf } from './rows'
 import { mine, type Scope } from './scope'
 
 export type RosterLine = {
@@ -17,14 +18,7 @@ export type RosterLine = {
 
 /** Who is on a class's list, and who came. */
 export function rosterOf(scope: Scope, classId: string): RosterLine[] {
-  const marks = latestBy(
-    scope.db
-      .select()
-      .from(attendance)
-      .where(mine(scope, attendance, eq(attendance.classId, classId)))
-      .all(),
-    (m) => m.studentId,
-  )
+  const marks = latestBy(rowsOf(scope, attendance, eq(attendance.classId, classId)), (m) => m.studentId)
   return scope.db
     .select({ studentId: classRoster.studentId, dropIn: classRoster.dropIn })
     .from(classRoster)
@@ -48,10 +42,7 @@ export type AttendanceMark = {
 
 /** Appends a mark; the newest counts. Returns false when it was there already. */
 export function appendAttendance(scope: Scope, mark: AttendanceMark, origin: Origin): boolean {
-  const row = { ...mark, ...origin, studioId: scope.studioId }
-  return (
-    scope.db.insert(attendance).values(row).onConflictDoNothing({ target: attendance.id }).run().changes > 0
-  )
+  return addOnce(scope, attendance, { ...mark, ...origin })
 }
 
 /** Adds somebody who came without being booked. */

@@ -1,6 +1,7 @@
 import { and, eq } from 'drizzle-orm'
 import { classLink } from './schema'
-import { mine, type Scope } from './scope'
+import { addRow, changeRows, rowOf } from './rows'
+import { type Scope } from './scope'
 
 /** Makes a way to a class; an earlier one ends with it. */
 export function addClassLink(
@@ -8,27 +9,18 @@ export function addClassLink(
   link: { readonly tokenHash: string; readonly classId: string },
 ): void {
   endClassLinks(scope, link.classId)
-  scope.db
-    .insert(classLink)
-    .values({ ...link, studioId: scope.studioId })
-    .run()
+  addRow(scope, classLink, { ...link })
 }
 
 /** Ends every way to a class. Returns how many were open. */
 export function endClassLinks(scope: Scope, classId: string): number {
-  return scope.db
-    .update(classLink)
-    .set({ revoked: true })
-    .where(mine(scope, classLink, and(eq(classLink.classId, classId), eq(classLink.revoked, false))))
-    .run().changes
+  return changeRows(scope, classLink, and(eq(classLink.classId, classId), eq(classLink.revoked, false)), {
+    revoked: true,
+  })
 }
 
 /** Which class a token leads to; null where it is unknown or has ended. */
 export function classOfLink(scope: Scope, tokenHash: string): string | null {
-  const row = scope.db
-    .select()
-    .from(classLink)
-    .where(mine(scope, classLink, eq(classLink.tokenHash, tokenHash)))
-    .get()
+  const row = rowOf(scope, classLink, eq(classLink.tokenHash, tokenHash))
   return row && !row.revoked ? row.classId : null
 }

@@ -8,6 +8,7 @@ import type { Day } from '@/core/day'
 import { latestBy } from '@/core/facts/order'
 import type { Origin } from './evidence'
 import { classEvent, classPlan, classRoster, classSession, planLock } from './schema'
+import { addOnce, addRow, changeRows, rowOf, rowsOf } from './rows'
 import { mine, type Scope } from './scope'
 
 export type ClassRecord = {
@@ -99,12 +100,7 @@ export function nextClass(scope: Scope, today: Day): ClassRecord | null {
 }
 
 function oneClass(scope: Scope, where: SQL): ClassRecord | null {
-  const row = scope.db
-    .select()
-    .from(classSession)
-    .where(mine(scope, classSession, where))
-    .orderBy(asc(classSession.day), asc(classSession.startTime))
-    .get()
+  const row = rowOf(scope, classSession, where, asc(classSession.day), asc(classSession.startTime))
   if (!row) return null
   const roster = scope.db.select().from(classRoster).where(eq(classRoster.classId, row.id)).all()
   return { ...recordOf(row), roster: roster.map((r) => r.studentId) }
@@ -126,11 +122,7 @@ function recordOf({
 
 /** Keeps what the teacher fixed about a class as a whole. */
 export function saveFixed(scope: Scope, id: string, fixed: Fixed): void {
-  scope.db
-    .update(classSession)
-    .set({ fixed })
-    .where(mine(scope, classSession, eq(classSession.id, id)))
-    .run()
+  changeRows(scope, classSession, eq(classSession.id, id), { fixed })
 }
 
 /** Puts more people on a class's list; whoever is on it stays there once. */
@@ -155,15 +147,8 @@ export function addClass(
     fixed?: Fixed
   },
 ): boolean {
-  const isNew =
-    scope.db
-      .insert(classSession)
-      .values({ ...row, studioId: scope.studioId })
-      .onConflictDoNothing({ target: classSession.id })
-      .run().changes > 0
-  if (isNew)
-    for (const studentId of roster)
-      scope.db.insert(classRoster).values({ studioId: scope.studioId, classId: row.id, studentId }).run()
+  const isNew = addOnce(scope, classSession, { ...row })
+  if (isNew) for (const studentId of roster) addRow(scope, classRoster, { classId: row.id, studentId })
   return isNew
 }
 
@@ -181,17 +166,12 @@ export type LockFact = {
 
 /** Appends a choice of the teacher's; the newest for somebody and part counts. Returns false when it was there already. */
 export function appendLock(scope: Scope, fact: LockFact, origin: Origin): boolean {
-  const row = { ...fact, ...origin, studioId: scope.studioId }
-  return scope.db.insert(planLock).values(row).onConflictDoNothing({ target: planLock.id }).run().changes > 0
+  return addOnce(scope, planLock, { ...fact, ...origin })
 }
 
 /** Versions fixed by hand that stand now. */
 export function locksOf(scope: Scope, classId: string): Lock[] {
-  const rows = scope.db
-    .select()
-    .from(planLock)
-    .where(mine(scope, planLock, eq(planLock.classId, classId)))
-    .all()
+  const rows = rowsOf(scope, planLock, eq(planLock.classId, classId))
   return [...latestBy(rows, (r) => `${r.studentId} ${r.part}`).values()].flatMap(
     ({ studentId, part, stageId, reason }) =>
       stageId === null || reason === null ? [] : [{ studentId, part, stageId, reason }],
@@ -204,16 +184,12 @@ export function eventsOf(scope: Scope, classId: string): ClassEvent[] {
 }
 
 function eventsWhere(scope: Scope, where: SQL): (ClassEvent & { classId: string })[] {
-  return scope.db
-    .select()
-    .from(classEvent)
-    .where(mine(scope, classEvent, where))
-    .orderBy(asc(classEvent.hlc))
-    .all()
-    .map(({ id, day, hlc, kind, atMs, blockIndex, classId }) => ({
+  return rowsOf(scope, classEvent, where, asc(classEvent.hlc)).map(
+    ({ id, day, hlc, kind, atMs, blockIndex, classId }) => ({
       ...{ id, day, hlc, atMs, blockIndex, classId },
       event: kind,
-    }))
+    }),
+  )
 }
 
 /** Appends to what happened. Returns false when it was there already. */
@@ -222,8 +198,5 @@ export function appendClassEvent(
   { event, ...fact }: ClassEvent & { classId: string },
   origin: Origin,
 ): boolean {
-  const row = { ...fact, ...origin, kind: event, studioId: scope.studioId }
-  return (
-    scope.db.insert(classEvent).values(row).onConflictDoNothing({ target: classEvent.id }).run().changes > 0
-  )
+  return addOnce(scope, classEvent, { ...fact, ...origin, kind: event })
 }

@@ -3,6 +3,7 @@ import type { Day } from '@/core/day'
 import type { Decision } from '@/core/readiness/decide'
 import { seal, unseal, type HealthKey } from './health-codec'
 import { classDecision, currentDecision } from './schema'
+import { addRow, rowsOf } from './rows'
 import { mine, type Scope } from './scope'
 
 /** Decisions on both sides of a class. */
@@ -16,8 +17,7 @@ export function keepDecisions(scope: Scope, classId: string, turns: readonly Tur
     const same =
       last && JSON.stringify([last.before, last.after]) === JSON.stringify([turn.before, turn.after])
     if (same) continue
-    const row = { ...turn, studioId: scope.studioId, classId, version: (last?.version ?? 0) + 1 }
-    scope.db.insert(classDecision).values(row).run()
+    addRow(scope, classDecision, { ...turn, classId, version: (last?.version ?? 0) + 1 })
   }
 }
 
@@ -32,12 +32,7 @@ export function decisionsOf(scope: Scope, classId: string): (Turn & { inputsEras
 }
 
 function newestRows(scope: Scope, classId: string) {
-  const rows = scope.db
-    .select()
-    .from(classDecision)
-    .where(mine(scope, classDecision, eq(classDecision.classId, classId)))
-    .orderBy(desc(classDecision.version))
-    .all()
+  const rows = rowsOf(scope, classDecision, eq(classDecision.classId, classId), desc(classDecision.version))
   const seen = new Set<string>()
   return rows.filter((row) => !seen.has(row.studentId) && seen.add(row.studentId))
 }

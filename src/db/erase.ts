@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm'
+import { and, eq } from 'drizzle-orm'
 import type { Brief } from '@/core/classes/brief'
 import type { Fixed } from '@/core/classes/fixed'
 import type { Decision } from '@/core/readiness/decide'
@@ -6,6 +6,7 @@ import { readBrief } from '@/core/classes/upgrade'
 import { seal, unseal, type HealthKey } from './health-codec'
 import { incidentsOf } from './incidents'
 import { approachChoice, classDecision, classPlan, classSession, student } from './schema'
+import { changeRows, dropRows, rowsOf } from './rows'
 import { mine, type Scope } from './scope'
 import { forgetInTrail } from './trail'
 
@@ -23,21 +24,15 @@ export function eraseStudent(scope: Scope, key: HealthKey | null, id: string, no
   forgetFixed(scope, id)
   const decisions = stripDecisions(scope, id, nobody)
   forgetInTrail(scope, id)
-  scope.db
-    .delete(approachChoice)
-    .where(mine(scope, approachChoice, eq(approachChoice.scope, 'student'), eq(approachChoice.scopeId, id)))
-    .run()
-  scope.db
-    .delete(student)
-    .where(mine(scope, student, eq(student.id, id)))
-    .run()
+  dropRows(scope, approachChoice, and(eq(approachChoice.scope, 'student'), eq(approachChoice.scopeId, id)))
+  dropRows(scope, student, eq(student.id, id))
   return { plans, decisions, incidents }
 }
 
 /** Classes whose plans hold somebody: each plan keeps its shape, each brief loses the person whole. */
 function renameInPlans(scope: Scope, key: HealthKey | null, id: string, nobody: string): number {
   const touched = new Set<string>()
-  for (const row of scope.db.select().from(classPlan).where(mine(scope, classPlan)).all()) {
+  for (const row of rowsOf(scope, classPlan)) {
     const text = JSON.stringify(row.plan)
     const brief = row.brief !== null && key ? readBrief(unseal(key, row.classId, row.brief)) : null
     const inBrief = brief?.people.some((p) => p.studentId === id) ?? false
@@ -68,7 +63,7 @@ function without(brief: Brief, id: string): Brief {
 
 /** Nothing fixed about a class names them any more. */
 function forgetFixed(scope: Scope, id: string): void {
-  for (const row of scope.db.select().from(classSession).where(mine(scope, classSession)).all())
+  for (const row of rowsOf(scope, classSession))
     if (row.fixed?.out.includes(id))
       scope.db
         .update(classSession)
@@ -109,9 +104,5 @@ function bare({ family, asOf, outcome, targetId }: Decision, studentId: string):
 
 /** After health answers were taken away: what was decided with them can be shown and not made again. */
 export function markInputsErased(scope: Scope, studentId: string): void {
-  scope.db
-    .update(classDecision)
-    .set({ inputsErased: true })
-    .where(mine(scope, classDecision, eq(classDecision.studentId, studentId)))
-    .run()
+  changeRows(scope, classDecision, eq(classDecision.studentId, studentId), { inputsErased: true })
 }

@@ -1,11 +1,12 @@
-import { asc, eq, getTableColumns, sql, type Column, type SQL } from 'drizzle-orm'
+import { and, asc, eq, getTableColumns, sql, type Column, type SQL } from 'drizzle-orm'
 import type { Day } from '@/core/day'
 import type { Attempt, DrillDone, Evidence, Observation, Placement } from '@/core/readiness/evidence'
 import { NO_EVIDENCE } from '@/core/readiness/evidence'
 import { keptEvidence } from './kept-evidence'
 import { readAgain } from './ledger'
 import { attempt, drillDone, note, observation, placement } from './schema'
-import { mine, type Scope } from './scope'
+import { addOnce, rowsOf } from './rows'
+import { type Scope } from './scope'
 
 /** Where a fact was tapped. */
 export type Origin = { readonly deviceId: string; readonly deviceSeq: number }
@@ -79,33 +80,24 @@ export function appendObservation(scope: Scope, fact: Observation, origin: Origi
     right: values.right ?? null,
     faults: [...fact.faults],
   }
-  return (
-    scope.db.insert(observation).values(row).onConflictDoNothing({ target: observation.id }).run().changes > 0
-  )
+  return addOnce(scope, observation, row)
 }
 
 /** Appends an attempt. Returns false when it was there already. */
 export function appendAttempt(scope: Scope, fact: Attempt, origin: Origin): boolean {
   const { kind: _kind, ...rest } = fact
-  const row = { ...rest, ...origin, studioId: scope.studioId, faults: [...fact.faults] }
-  return scope.db.insert(attempt).values(row).onConflictDoNothing({ target: attempt.id }).run().changes > 0
+  return addOnce(scope, attempt, { ...rest, ...origin, faults: [...fact.faults] })
 }
 
 /** Appends a placement by eye. Returns false when it was there already. */
 export function appendPlacement(scope: Scope, fact: Placement, origin: Origin): boolean {
   const { kind: _kind, ...rest } = fact
-  const row = { ...rest, ...origin, studioId: scope.studioId }
-  return (
-    scope.db.insert(placement).values(row).onConflictDoNothing({ target: placement.id }).run().changes > 0
-  )
+  return addOnce(scope, placement, { ...rest, ...origin })
 }
 
 /** Appends a drill that was done. Returns false when it was there already. */
 export function appendDrill(scope: Scope, fact: DrillDone, origin: Origin): boolean {
-  const row = { ...fact, ...origin, studioId: scope.studioId }
-  return (
-    scope.db.insert(drillDone).values(row).onConflictDoNothing({ target: drillDone.id }).run().changes > 0
-  )
+  return addOnce(scope, drillDone, { ...fact, ...origin })
 }
 
 /** Drills that somebody did, uncorrected, oldest first. */
@@ -119,21 +111,16 @@ export function drillsOfClass(scope: Scope, classId: string): DrillDone[] {
 }
 
 function drillRows(scope: Scope, which: SQL): DrillDone[] {
-  return scope.db
-    .select()
-    .from(drillDone)
-    .where(mine(scope, drillDone, which))
-    .orderBy(asc(drillDone.hlc))
-    .all()
-    .map(({ deviceId: _d, deviceSeq: _s, studioId: _o, ...fact }) => fact)
+  return rowsOf(scope, drillDone, which, asc(drillDone.hlc)).map(
+    ({ deviceId: _d, deviceSeq: _s, studioId: _o, ...fact }) => fact,
+  )
 }
 
 export type Note = Omit<typeof note.$inferInsert, 'studioId' | 'deviceId' | 'deviceSeq'>
 
 /** Appends a few words. Returns false when they were there already. */
 export function appendNote(scope: Scope, fact: Note, origin: Origin): boolean {
-  const row = { ...fact, ...origin, studioId: scope.studioId }
-  return scope.db.insert(note).values(row).onConflictDoNothing({ target: note.id }).run().changes > 0
+  return addOnce(scope, note, { ...fact, ...origin })
 }
 
 /** The first day on which anything is on record of some people; whoever has nothing is missing. */
@@ -182,13 +169,7 @@ function readLastDays(scope: Scope, studentIds: readonly string[]): Map<string, 
 
 /** What was recorded in one class, uncorrected. */
 export function attemptsOfClass(scope: Scope, classId: string): Attempt[] {
-  return scope.db
-    .select()
-    .from(attempt)
-    .where(mine(scope, attempt, eq(attempt.classId, classId)))
-    .orderBy(asc(attempt.hlc))
-    .all()
-    .map(toAttempt)
+  return rowsOf(scope, attempt, eq(attempt.classId, classId), asc(attempt.hlc)).map(toAttempt)
 }
 
 /** Results of somebody since a day, uncorrected: without everything that was seen before. */
@@ -202,13 +183,12 @@ export function observationsOn(scope: Scope, studentId: string, day: Day): Obser
 }
 
 function readObservationsOn(scope: Scope, studentId: string, day: Day): Observation[] {
-  return scope.db
-    .select()
-    .from(observation)
-    .where(mine(scope, observation, eq(observation.studentId, studentId), eq(observation.day, day)))
-    .orderBy(asc(observation.hlc))
-    .all()
-    .map(toObservation)
+  return rowsOf(
+    scope,
+    observation,
+    and(eq(observation.studentId, studentId), eq(observation.day, day)),
+    asc(observation.hlc),
+  ).map(toObservation)
 }
 
 function toObservation(row: typeof observation.$inferSelect): Observation {

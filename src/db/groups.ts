@@ -1,6 +1,7 @@
 import { asc, eq } from 'drizzle-orm'
 import { group, groupMember } from './schema'
-import { mine, type Scope } from './scope'
+import { addRow, dropRows, putRow, rowsOf } from './rows'
+import { type Scope } from './scope'
 
 export type GroupRecord = {
   readonly id: string
@@ -14,35 +15,23 @@ export type GroupRecord = {
 
 /** Groups by weekday and hour. */
 export function listGroups(scope: Scope): GroupRecord[] {
-  const members = scope.db.select().from(groupMember).where(mine(scope, groupMember)).all()
-  return scope.db
-    .select()
-    .from(group)
-    .where(mine(scope, group))
-    .orderBy(asc(group.weekday), asc(group.startTime))
-    .all()
-    .map(({ studioId: _o, ...g }) => ({
+  const members = rowsOf(scope, groupMember)
+  return rowsOf(scope, group, undefined, asc(group.weekday), asc(group.startTime)).map(
+    ({ studioId: _o, ...g }) => ({
       ...g,
       members: members.filter((m) => m.groupId === g.id).map((m) => m.studentId),
-    }))
+    }),
+  )
 }
 
 /** Adds or changes a group with its members; the id comes from the form. */
 export function saveGroup(scope: Scope, { members, ...fields }: GroupRecord): void {
-  const row = { ...fields, studioId: scope.studioId }
-  scope.db.insert(group).values(row).onConflictDoUpdate({ target: group.id, set: row }).run()
-  scope.db
-    .delete(groupMember)
-    .where(mine(scope, groupMember, eq(groupMember.groupId, row.id)))
-    .run()
-  for (const studentId of members)
-    scope.db.insert(groupMember).values({ studioId: scope.studioId, groupId: row.id, studentId }).run()
+  putRow(scope, group, { ...fields })
+  dropRows(scope, groupMember, eq(groupMember.groupId, fields.id))
+  for (const studentId of members) addRow(scope, groupMember, { groupId: fields.id, studentId })
 }
 
 /** Takes a group away; its classes stay. */
 export function removeGroup(scope: Scope, id: string): void {
-  scope.db
-    .delete(group)
-    .where(mine(scope, group, eq(group.id, id)))
-    .run()
+  dropRows(scope, group, eq(group.id, id))
 }

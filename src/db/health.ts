@@ -1,11 +1,12 @@
-import { asc, eq, inArray, lt } from 'drizzle-orm'
+import { and, asc, eq, inArray, lt } from 'drizzle-orm'
 import type { Day } from '@/core/day'
 import { NO_SCREENING, type Screening } from '@/core/screening/answers'
 import type { Clearance } from '@/core/screening/clearance'
 import type { CheckIn } from '@/core/screening/tonight'
 import { seal, unseal, type HealthKey } from './health-codec'
 import { healthRecord } from './schema'
-import { mine, type Scope } from './scope'
+import { addOnce, dropRows, rowsOf } from './rows'
+import { type Scope } from './scope'
 
 export type HealthFile = {
   readonly screening: Screening
@@ -32,12 +33,14 @@ export function readHealthOf(
   key: HealthKey | null,
   studentIds: readonly string[],
 ): Map<string, HealthFile> {
-  const rows = scope.db
-    .select()
-    .from(healthRecord)
-    .where(mine(scope, healthRecord, inArray(healthRecord.studentId, [...studentIds])))
-    .orderBy(asc(healthRecord.day), asc(healthRecord.hlc), asc(healthRecord.id))
-    .all()
+  const rows = rowsOf(
+    scope,
+    healthRecord,
+    inArray(healthRecord.studentId, [...studentIds]),
+    asc(healthRecord.day),
+    asc(healthRecord.hlc),
+    asc(healthRecord.id),
+  )
   const people = new Map<string, Row[]>()
   for (const row of rows) people.set(row.studentId, [...(people.get(row.studentId) ?? []), row])
   return new Map([...people].map(([id, own]) => [id, foldRows(key, own)]))
@@ -103,25 +106,15 @@ export function addCheckIn(
   keepFrom: Day,
 ): boolean {
   const isNew = add(scope, key, entry, 'check-in', checkIn)
-  scope.db
-    .delete(healthRecord)
-    .where(mine(scope, healthRecord, eq(healthRecord.kind, 'check-in'), lt(healthRecord.day, keepFrom)))
-    .run()
+  dropRows(scope, healthRecord, and(eq(healthRecord.kind, 'check-in'), lt(healthRecord.day, keepFrom)))
   return isNew
 }
 
 function add(scope: Scope, key: HealthKey, entry: Entry, kind: Row['kind'], value: unknown): boolean {
-  const row = { ...entry, kind, studioId: scope.studioId, sealed: seal(key, entry.studentId, value) }
-  return (
-    scope.db.insert(healthRecord).values(row).onConflictDoNothing({ target: healthRecord.id }).run().changes >
-    0
-  )
+  return addOnce(scope, healthRecord, { ...entry, kind, sealed: seal(key, entry.studentId, value) })
 }
 
 /** Takes everything that one person said of their health away; answers are unknown after it. */
 export function eraseHealth(scope: Scope, studentId: string): number {
-  return scope.db
-    .delete(healthRecord)
-    .where(mine(scope, healthRecord, eq(healthRecord.studentId, studentId)))
-    .run().changes
+  return dropRows(scope, healthRecord, eq(healthRecord.studentId, studentId))
 }

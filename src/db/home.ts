@@ -2,6 +2,7 @@ import { and, asc, desc, eq } from 'drizzle-orm'
 import { homeSheetSchema, type HomeSheet, type Tick } from '@/core/home/home'
 import type { Day } from '@/core/day'
 import { homeLink, homePlan, homeTick } from './schema'
+import { addOnce, addRow, changeRows, rowOf, rowsOf } from './rows'
 import { mine, type Scope } from './scope'
 
 export type HomePlan = {
@@ -29,38 +30,31 @@ export type HomeLink = {
 
 /** Keeps a week's sheet. Returns false when it was there already. */
 export function addHomePlan(scope: Scope, plan: HomePlan): boolean {
-  const row = { ...plan, studioId: scope.studioId }
-  return scope.db.insert(homePlan).values(row).onConflictDoNothing().run().changes > 0
+  return addOnce(scope, homePlan, plan)
 }
 
 /** Somebody's sheets, newest first. A sheet that cannot be read counts as none. */
 export function homePlansOf(scope: Scope, studentId: string): HomePlan[] {
-  return scope.db
-    .select()
-    .from(homePlan)
-    .where(mine(scope, homePlan, eq(homePlan.studentId, studentId)))
-    .orderBy(desc(homePlan.day), desc(homePlan.madeMs))
-    .all()
-    .flatMap(({ studioId: _o, sheet, ...row }) => {
-      const read = homeSheetSchema.safeParse(sheet)
-      return read.success ? [{ ...row, sheet: read.data }] : []
-    })
+  return rowsOf(
+    scope,
+    homePlan,
+    eq(homePlan.studentId, studentId),
+    desc(homePlan.day),
+    desc(homePlan.madeMs),
+  ).flatMap(({ studioId: _o, sheet, ...row }) => {
+    const read = homeSheetSchema.safeParse(sheet)
+    return read.success ? [{ ...row, sheet: read.data }] : []
+  })
 }
 
 /** Keeps a word about one thing on one day. */
 export function addHomeTick(scope: Scope, tick: HomeTick): boolean {
-  const row = { ...tick, studioId: scope.studioId }
-  return scope.db.insert(homeTick).values(row).onConflictDoNothing().run().changes > 0
+  return addOnce(scope, homeTick, tick)
 }
 
 /** What was said of a sheet: for each thing and day the newest word, those taken away left out. */
 export function ticksOf(scope: Scope, planId: string): (HomeTick & { readonly tick: Tick })[] {
-  const rows = scope.db
-    .select()
-    .from(homeTick)
-    .where(mine(scope, homeTick, eq(homeTick.planId, planId)))
-    .orderBy(asc(homeTick.atMs), asc(homeTick.id))
-    .all()
+  const rows = rowsOf(scope, homeTick, eq(homeTick.planId, planId), asc(homeTick.atMs), asc(homeTick.id))
   const newest = new Map(rows.map(({ studioId: _o, ...row }) => [`${row.drillId} ${row.day}`, row]))
   return [...newest.values()].flatMap((row) => (row.tick === null ? [] : [{ ...row, tick: row.tick }]))
 }
@@ -68,10 +62,7 @@ export function ticksOf(scope: Scope, planId: string): (HomeTick & { readonly ti
 /** Makes a way to somebody's sheet; an earlier one ends with it. */
 export function addHomeLink(scope: Scope, link: HomeLink): void {
   revokeHomeLinks(scope, link.studentId)
-  scope.db
-    .insert(homeLink)
-    .values({ ...link, studioId: scope.studioId })
-    .run()
+  addRow(scope, homeLink, link)
 }
 
 /** Every way to a sheet that was ever made, without what opens it. */
@@ -90,29 +81,19 @@ export function homeLinks(scope: Scope): (Omit<HomeLink, 'tokenHash'> & { readon
 
 /** Ends every way to somebody's sheet. Returns how many there were. */
 export function revokeHomeLinks(scope: Scope, studentId: string): number {
-  return scope.db
-    .update(homeLink)
-    .set({ revoked: true })
-    .where(mine(scope, homeLink, and(eq(homeLink.studentId, studentId), eq(homeLink.revoked, false))))
-    .run().changes
+  return changeRows(scope, homeLink, and(eq(homeLink.studentId, studentId), eq(homeLink.revoked, false)), {
+    revoked: true,
+  })
 }
 
 /** The way to somebody's sheet that is open on a day; null where none is. */
 export function openLinkOf(scope: Scope, studentId: string, today: Day): HomeLink | null {
-  const rows = scope.db
-    .select()
-    .from(homeLink)
-    .where(mine(scope, homeLink, and(eq(homeLink.studentId, studentId), eq(homeLink.revoked, false))))
-    .all()
+  const rows = rowsOf(scope, homeLink, and(eq(homeLink.studentId, studentId), eq(homeLink.revoked, false)))
   return rows.find((row) => row.expires >= today) ?? null
 }
 
 /** Whose sheet a token leads to on a day; null where it is unknown, ended or too old. */
 export function studentOfLink(scope: Scope, tokenHash: string, today: Day): string | null {
-  const row = scope.db
-    .select()
-    .from(homeLink)
-    .where(mine(scope, homeLink, eq(homeLink.tokenHash, tokenHash)))
-    .get()
+  const row = rowOf(scope, homeLink, eq(homeLink.tokenHash, tokenHash))
   return row && !row.revoked && row.expires >= today ? row.studentId : null
 }

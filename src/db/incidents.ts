@@ -3,7 +3,8 @@ import type { Day } from '@/core/day'
 import type { Incident } from '@/core/incident/incident'
 import { seal, unseal, type HealthKey } from './health-codec'
 import { incident } from './schema'
-import { mine, type Scope } from './scope'
+import { addOnce, rowOf, rowsOf } from './rows'
+import { type Scope } from './scope'
 
 export type IncidentRecord = {
   readonly id: string
@@ -22,41 +23,25 @@ export function addIncident(
   key: HealthKey,
   { report, ...row }: Omit<IncidentRecord, 'report'> & { readonly report: Incident },
 ): void {
-  scope.db
-    .insert(incident)
-    .values({ ...row, studioId: scope.studioId, sealed: seal(key, row.id, report) })
-    .onConflictDoNothing({ target: incident.id })
-    .run()
+  addOnce(scope, incident, { ...row, sealed: seal(key, row.id, report) })
 }
 
 /** Reports, newest first. */
 export function listIncidents(scope: Scope, key: HealthKey | null): IncidentRecord[] {
-  return scope.db
-    .select()
-    .from(incident)
-    .where(mine(scope, incident))
-    .orderBy(desc(incident.day), desc(incident.time))
-    .all()
-    .map((row) => opened(key, row))
+  return rowsOf(scope, incident, undefined, desc(incident.day), desc(incident.time)).map((row) =>
+    opened(key, row),
+  )
 }
 
 /** One report. */
 export function findIncident(scope: Scope, key: HealthKey | null, id: string): IncidentRecord | null {
-  const row = scope.db
-    .select()
-    .from(incident)
-    .where(mine(scope, incident, eq(incident.id, id)))
-    .get()
+  const row = rowOf(scope, incident, eq(incident.id, id))
   return row ? opened(key, row) : null
 }
 
 /** How many reports are about somebody. */
 export function incidentsOf(scope: Scope, studentId: string): number {
-  return scope.db
-    .select()
-    .from(incident)
-    .where(mine(scope, incident, eq(incident.studentId, studentId)))
-    .all().length
+  return rowsOf(scope, incident, eq(incident.studentId, studentId)).length
 }
 
 function opened(

@@ -1,5 +1,6 @@
 import { and, eq, inArray, max } from 'drizzle-orm'
 import { note } from './schema'
+import { rowsOf } from './rows'
 import { mine, type Scope } from './scope'
 
 /** A few words about somebody, as they were kept. */
@@ -11,14 +12,7 @@ export type NoteLine = {
 
 /** Words kept of one class, oldest first. */
 export function notesOfClass(scope: Scope, classId: string): NoteLine[] {
-  return lines(
-    scope.db
-      .select()
-      .from(note)
-      .where(mine(scope, note, eq(note.classId, classId)))
-      .orderBy(note.hlc)
-      .all(),
-  )
+  return lines(rowsOf(scope, note, eq(note.classId, classId), note.hlc))
 }
 
 /** The newest words about each of some people; whoever has none is missing. */
@@ -28,11 +22,7 @@ export function lastNotes(scope: Scope, studentIds: readonly string[]): Map<stri
     .from(note)
     .where(mine(scope, note, inArray(note.studentId, [...studentIds])))
     .groupBy(note.studentId)
-  const rows = scope.db
-    .select()
-    .from(note)
-    .where(mine(scope, note, and(inArray(note.studentId, [...studentIds]), inArray(note.hlc, newest))))
-    .all()
+  const rows = rowsOf(scope, note, and(inArray(note.studentId, [...studentIds]), inArray(note.hlc, newest)))
   return new Map(lines(rows).map((line) => [line.studentId, line]))
 }
 

@@ -1,20 +1,15 @@
 import { asc, inArray, sql } from 'drizzle-orm'
 import type { OfferTap } from '@/core/readiness/offers'
 import { offerTap } from './schema'
-import { mine, type Scope } from './scope'
+import { addOnce, rowsOf } from './rows'
+import { type Scope } from './scope'
 
 /** Every answer to an offer to some people, oldest first; of two in one moment the one that was stored first. */
 export function offerTapsOf(scope: Scope, studentIds: readonly string[]): OfferTap[] {
-  return scope.db
-    .select()
-    .from(offerTap)
-    .where(mine(scope, offerTap, inArray(offerTap.studentId, [...studentIds])))
-    .orderBy(asc(offerTap.atMs), sql`rowid`)
-    .all()
+  return rowsOf(scope, offerTap, inArray(offerTap.studentId, [...studentIds]), asc(offerTap.atMs), sql`rowid`)
 }
 
 /** Adds an answer. Returns false when it was there already. */
 export function addOfferTap(scope: Scope, tap: OfferTap & { readonly id: string }): boolean {
-  const row = { ...tap, studioId: scope.studioId }
-  return scope.db.insert(offerTap).values(row).onConflictDoNothing({ target: offerTap.id }).run().changes > 0
+  return addOnce(scope, offerTap, { ...tap })
 }

@@ -1,7 +1,8 @@
 import { asc, eq } from 'drizzle-orm'
 import type { Override } from '@/core/practice/override'
 import { practiceOverride } from './schema'
-import { mine, type Scope } from './scope'
+import { addOnce, rowsOf } from './rows'
+import { type Scope } from './scope'
 
 /** One change to an entry, as it was kept; null fields gave the practice back its own. */
 export type OverrideEntry = {
@@ -15,8 +16,7 @@ export type OverrideEntry = {
 
 /** Keeps a change. Returns false when it was there already. */
 export function addOverride(scope: Scope, entry: OverrideEntry): boolean {
-  const row = { ...entry, studioId: scope.studioId }
-  return scope.db.insert(practiceOverride).values(row).onConflictDoNothing().run().changes > 0
+  return addOnce(scope, practiceOverride, entry)
 }
 
 /** Changes of one entry, oldest first. */
@@ -33,13 +33,11 @@ export function activeOverrides(scope: Scope): Override[] {
 }
 
 function rows(scope: Scope, target?: string): OverrideEntry[] {
-  return scope.db
-    .select()
-    .from(practiceOverride)
-    .where(
-      mine(scope, practiceOverride, target === undefined ? undefined : eq(practiceOverride.target, target)),
-    )
-    .orderBy(asc(practiceOverride.atMs), asc(practiceOverride.id))
-    .all()
-    .map(({ studioId: _o, ...row }) => row)
+  return rowsOf(
+    scope,
+    practiceOverride,
+    target === undefined ? undefined : eq(practiceOverride.target, target),
+    asc(practiceOverride.atMs),
+    asc(practiceOverride.id),
+  ).map(({ studioId: _o, ...row }) => row)
 }

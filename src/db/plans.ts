@@ -4,6 +4,7 @@ import type { Plan } from '@/core/classes/plan'
 import { readBrief, readPlan } from '@/core/classes/upgrade'
 import { seal, unseal, type HealthKey } from './health-codec'
 import { classPlan } from './schema'
+import { changeRows, dropRows, rowOf } from './rows'
 import { mine, type Scope } from './scope'
 
 /** A plan with what it was made from. */
@@ -21,10 +22,7 @@ export function addPlan(
   { plan, brief }: { readonly plan: Plan; readonly brief: Brief },
 ): void {
   // What was taken back is given up with the next change.
-  scope.db
-    .delete(classPlan)
-    .where(mine(scope, classPlan, and(eq(classPlan.classId, entry.classId), eq(classPlan.undone, true))))
-    .run()
+  dropRows(scope, classPlan, and(eq(classPlan.classId, entry.classId), eq(classPlan.undone, true)))
   const last = newest(scope, entry.classId)
   scope.db
     .insert(classPlan)
@@ -59,12 +57,7 @@ export function planAt(
 /** Takes the newest plan of a class back, or puts the one in again that was taken back last. */
 export function takeStep(scope: Scope, classId: string, step: 'back' | 'on'): void {
   const row = step === 'back' ? newest(scope, classId) : stepRow(scope, classId, 'on')
-  if (row)
-    scope.db
-      .update(classPlan)
-      .set({ undone: step === 'back' })
-      .where(mine(scope, classPlan, eq(classPlan.id, row.id)))
-      .run()
+  if (row) changeRows(scope, classPlan, eq(classPlan.id, row.id), { undone: step === 'back' })
 }
 
 function stepRow(scope: Scope, classId: string, step: 'back' | 'on'): Row | undefined {
@@ -87,10 +80,10 @@ function recordOf({ classId, ...row }: Row, key: HealthKey | null): PlanRecord |
 }
 
 function newest(scope: Scope, classId: string): Row | undefined {
-  return scope.db
-    .select()
-    .from(classPlan)
-    .where(mine(scope, classPlan, and(eq(classPlan.classId, classId), eq(classPlan.undone, false))))
-    .orderBy(desc(classPlan.version))
-    .get()
+  return rowOf(
+    scope,
+    classPlan,
+    and(eq(classPlan.classId, classId), eq(classPlan.undone, false)),
+    desc(classPlan.version),
+  )
 }

@@ -1,6 +1,7 @@
 import { desc, eq } from 'drizzle-orm'
 import type { Sequence } from '@/core/sequence/sequence'
 import { sequence, sequencePerson } from './schema'
+import { addRow, dropRows, putRow, rowOf, rowsOf } from './rows'
 import { mine, type Scope } from './scope'
 
 /** A strength sequence as it is kept, and whom it is for. */
@@ -14,26 +15,18 @@ export type KeptSequence = {
 
 /** Every sequence, the newest first. */
 export function listSequences(scope: Scope): KeptSequence[] {
-  const people = scope.db.select().from(sequencePerson).where(mine(scope, sequencePerson)).all()
-  return scope.db
-    .select()
-    .from(sequence)
-    .where(mine(scope, sequence))
-    .orderBy(desc(sequence.madeDay), desc(sequence.id))
-    .all()
-    .map(({ id, name, madeDay, doc }) => ({
+  const people = rowsOf(scope, sequencePerson)
+  return rowsOf(scope, sequence, undefined, desc(sequence.madeDay), desc(sequence.id)).map(
+    ({ id, name, madeDay, doc }) => ({
       ...{ id, name, madeDay, doc },
       people: people.filter((p) => p.sequenceId === id).map((p) => p.studentId),
-    }))
+    }),
+  )
 }
 
 /** One sequence; null where it is not there. */
 export function findSequence(scope: Scope, id: string): KeptSequence | null {
-  const row = scope.db
-    .select()
-    .from(sequence)
-    .where(mine(scope, sequence, eq(sequence.id, id)))
-    .get()
+  const row = rowOf(scope, sequence, eq(sequence.id, id))
   if (!row) return null
   const people = scope.db
     .select({ studentId: sequencePerson.studentId })
@@ -46,20 +39,12 @@ export function findSequence(scope: Scope, id: string): KeptSequence | null {
 
 /** Adds a sequence, or changes its name, what is in it and whom it is for. */
 export function saveSequence(scope: Scope, { people, ...kept }: KeptSequence): void {
-  const row = { ...kept, studioId: scope.studioId }
-  scope.db.insert(sequence).values(row).onConflictDoUpdate({ target: sequence.id, set: row }).run()
-  scope.db
-    .delete(sequencePerson)
-    .where(mine(scope, sequencePerson, eq(sequencePerson.sequenceId, kept.id)))
-    .run()
-  for (const studentId of people)
-    scope.db.insert(sequencePerson).values({ sequenceId: kept.id, studentId, studioId: scope.studioId }).run()
+  putRow(scope, sequence, { ...kept })
+  dropRows(scope, sequencePerson, eq(sequencePerson.sequenceId, kept.id))
+  for (const studentId of people) addRow(scope, sequencePerson, { sequenceId: kept.id, studentId })
 }
 
 /** Takes a sequence away. */
 export function removeSequence(scope: Scope, id: string): void {
-  scope.db
-    .delete(sequence)
-    .where(mine(scope, sequence, eq(sequence.id, id)))
-    .run()
+  dropRows(scope, sequence, eq(sequence.id, id))
 }

@@ -1,6 +1,7 @@
 import { and, desc, eq, gt, lt, ne } from 'drizzle-orm'
 import type { Role } from '@/core/access/roles'
 import { accessCode, account, signIn } from './schema'
+import { addRow, changeRows, dropRows } from './rows'
 import { mine, type Scope } from './scope'
 
 /** A sign-in that is open, and whose. */
@@ -9,10 +10,7 @@ export type OpenSignIn = SignIn & { readonly name: string; readonly role: Role }
 
 /** Opens a sign-in. */
 export function addSignIn(scope: Scope, opened: SignIn): void {
-  scope.db
-    .insert(signIn)
-    .values({ ...opened, studioId: scope.studioId })
-    .run()
+  addRow(scope, signIn, { ...opened })
 }
 
 /** The sign-in of a token, with what its account may do now; null where it is unknown or the account ended. */
@@ -51,37 +49,22 @@ export function touchSignIn(
   tokenHash: string,
   change: { seenMs?: number; locked?: boolean },
 ): void {
-  scope.db
-    .update(signIn)
-    .set(change)
-    .where(mine(scope, signIn, eq(signIn.tokenHash, tokenHash)))
-    .run()
+  changeRows(scope, signIn, eq(signIn.tokenHash, tokenHash), change)
 }
 
 /** Ends one sign-in. Returns whether it was open. */
 export function endSignIn(scope: Scope, tokenHash: string): boolean {
-  return (
-    scope.db
-      .delete(signIn)
-      .where(mine(scope, signIn, eq(signIn.tokenHash, tokenHash)))
-      .run().changes === 1
-  )
+  return dropRows(scope, signIn, eq(signIn.tokenHash, tokenHash)) === 1
 }
 
 /** Ends every sign-in of an account but one. */
 export function endSignInsOf(scope: Scope, accountId: string, but = ''): void {
-  scope.db
-    .delete(signIn)
-    .where(mine(scope, signIn, eq(signIn.accountId, accountId), ne(signIn.tokenHash, but)))
-    .run()
+  dropRows(scope, signIn, and(eq(signIn.accountId, accountId), ne(signIn.tokenHash, but)))
 }
 
 /** Forgets what nobody used since a moment. */
 export function dropStale(scope: Scope, beforeMs: number): void {
-  scope.db
-    .delete(signIn)
-    .where(mine(scope, signIn, lt(signIn.seenMs, beforeMs)))
-    .run()
+  dropRows(scope, signIn, lt(signIn.seenMs, beforeMs))
 }
 
 /** Keeps a code that lets one in. */
@@ -89,10 +72,7 @@ export function addCode(
   scope: Scope,
   code: { codeHash: string; role: 'device' | 'owner'; label: string; expiresMs: number },
 ): void {
-  scope.db
-    .insert(accessCode)
-    .values({ ...code, studioId: scope.studioId })
-    .run()
+  addRow(scope, accessCode, { ...code })
 }
 
 /** Takes a code: it is good once. Null where it is unknown, used or too old. */

@@ -2,6 +2,7 @@ import { asc, eq, inArray, isNull, type SQL } from 'drizzle-orm'
 import { SEGMENT_NAMES, type SegmentName } from '@/core/body/anthropometry'
 import type { Day } from '@/core/day'
 import { student, studentMeasure } from './schema'
+import { addOnce, addRow, changeRows, dropRows } from './rows'
 import { mine, type Scope } from './scope'
 
 export type StudentRecord = {
@@ -72,12 +73,7 @@ export function addStudents(
 ): number {
   let added = 0
   for (const { id, name, statureCm = null, breathS = 5 } of people) {
-    const result = scope.db
-      .insert(student)
-      .values({ studioId: scope.studioId, id, name, statureCm, breathS, createdDay: day })
-      .onConflictDoNothing({ target: student.id })
-      .run()
-    added += result.changes
+    if (addOnce(scope, student, { id, name, statureCm, breathS, createdDay: day })) added += 1
   }
   return added
 }
@@ -96,33 +92,17 @@ export function saveProfile(
   day: Day,
 ): boolean {
   const { name, statureCm, breathS, contact, measured } = profile
-  const { changes } = scope.db
-    .update(student)
-    .set({ name, statureCm, breathS, contact })
-    .where(mine(scope, student, eq(student.id, id)))
-    .run()
-  if (changes === 0) return false
-  scope.db
-    .delete(studentMeasure)
-    .where(mine(scope, studentMeasure, eq(studentMeasure.studentId, id)))
-    .run()
+  if (changeRows(scope, student, eq(student.id, id), { name, statureCm, breathS, contact }) === 0)
+    return false
+  dropRows(scope, studentMeasure, eq(studentMeasure.studentId, id))
   for (const [segment, valueCm] of Object.entries(measured))
-    scope.db
-      .insert(studentMeasure)
-      .values({ studioId: scope.studioId, studentId: id, segment, valueCm, day })
-      .run()
+    addRow(scope, studentMeasure, { studentId: id, segment, valueCm, day })
   return true
 }
 
 /** Puts somebody away, or brings them back when `day` is null. Nothing about them is lost. */
 export function setArchived(scope: Scope, id: string, day: Day | null): boolean {
-  return (
-    scope.db
-      .update(student)
-      .set({ archivedDay: day })
-      .where(mine(scope, student, eq(student.id, id)))
-      .run().changes > 0
-  )
+  return changeRows(scope, student, eq(student.id, id), { archivedDay: day }) > 0
 }
 
 function measuredOf(

@@ -7,7 +7,8 @@ import { usableBays, type Room } from '@/core/room/room'
 import type { LengthUnit } from '@/core/units'
 import { listProps } from './inventory'
 import { studio } from './schema'
-import { mine, type Scope } from './scope'
+import { rowOf } from './rows'
+import { type Scope } from './scope'
 
 /** What is set for the studio as a whole. */
 export type StudioSettings = {
@@ -67,7 +68,7 @@ export function readStudio(scope: Scope, practice: Library): StudioRecord {
 }
 
 function readSettings(scope: Scope): StudioSettings {
-  const row = scope.db.select().from(studio).where(mine(scope, studio)).get()
+  const row = rowOf(scope, studio)
   if (!row) return EMPTY_STUDIO
   const { studioId: _o, id: _i, ...settings } = row
   return { ...settings, floor: row.floor ?? NO_FLOOR, emergency: row.emergency ?? EMPTY_CARD }

@@ -1,6 +1,7 @@
 import { desc, eq } from 'drizzle-orm'
 import type { TrailWhat } from '@/core/access/trail'
 import { trail } from './schema'
+import { addRow, changeRows } from './rows'
 import { mine, type Scope } from './scope'
 
 /** One line of the trail. */
@@ -15,10 +16,7 @@ export type TrailLine = {
 
 /** Writes down what somebody did; nothing of it is changed or removed afterwards. */
 export function addTrail(scope: Scope, line: TrailLine): void {
-  scope.db
-    .insert(trail)
-    .values({ ...line, studioId: scope.studioId })
-    .run()
+  addRow(scope, trail, { ...line })
 }
 
 /** The newest lines first, of everybody or about one student. */
@@ -47,9 +45,5 @@ export function wasTold(
 
 /** Takes an erased person's id out of the trail: what was done stays, to whom does not. */
 export function forgetInTrail(scope: Scope, studentId: string): void {
-  scope.db
-    .update(trail)
-    .set({ studentId: null })
-    .where(mine(scope, trail, eq(trail.studentId, studentId)))
-    .run()
+  changeRows(scope, trail, eq(trail.studentId, studentId), { studentId: null })
 }

@@ -137,7 +137,7 @@ describe('a whole studio as a file', () => {
 })
 
 describe('a damaged file', () => {
-  const RUNS = Number(process.env.DAMAGED_RUNS ?? 80)
+  const RUNS = Number(process.env.DAMAGED_RUNS ?? 40)
   it('is refused with a sentence wherever a byte of it is another, before anything is stored', () => {
     const sound = readBundle(bare, '')
     let refusals = 0
