@@ -14,8 +14,10 @@ if (!(await ensureChromium()))
 rmSync(REPORTS, { recursive: true, force: true })
 mkdirSync(REPORTS, { recursive: true })
 
-await step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
-await step('types', 'npm', ['run', '--silent', 'types'])
+await Promise.all([
+  step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']),
+  step('types', 'npm', ['run', '--silent', 'types']),
+])
 // The linters fill what the units leave of two cores.
 await Promise.all([linters(), units()])
 const built = await timed('build', ensureBuilt)

@@ -117,9 +117,25 @@ it.each(Object.keys(READS))(
   },
 )
 
-it('the words looked for are there where nothing is hidden', async () => {
+/** What the owner’s screen reads, model by model, and every statement that it is read with. */
+async function openReads(): Promise<{ telling: string[]; asked: Set<string> }> {
+  const client = await clientOf()
+  const prepare = client.prepare.bind(client)
+  const asked = new Set<string>()
+  const spy = jest.spyOn(client, 'prepare').mockImplementation((sql: string) => {
+    asked.add(sql)
+    return prepare(sql)
+  })
   const ctx = await screen()
   const telling = Object.keys(READS).filter((name) => found(ctx, READS[name]?.(ctx)).length > 0)
+  spy.mockRestore()
+  return { telling, asked }
+}
+let read: ReturnType<typeof openReads> | undefined
+const readOnce = () => (read ??= openReads())
+
+it('the words looked for are there where nothing is hidden', async () => {
+  const { telling } = await readOnce()
   expect(telling).toEqual(
     expect.arrayContaining([
       ...['doorData', 'limitsView', 'healthView', 'incidentView', 'planView', 'personReadiness'],
@@ -141,17 +157,8 @@ it('a screen of which nothing is known counts as shut', async () => {
 })
 
 it('no read model walks through everybody’s facts: each of its queries goes by an index', async () => {
-  const { sharedDb } = await import('@/db/open')
-  const client = (sharedDb() as unknown as { $client: Client }).$client
-  const asked = new Set<string>()
-  const prepare = client.prepare.bind(client)
-  const spy = jest.spyOn(client, 'prepare').mockImplementation((sql: string) => {
-    asked.add(sql)
-    return prepare(sql)
-  })
-  const ctx = await screen()
-  for (const read of Object.values(READS)) read(ctx)
-  spy.mockRestore()
+  const { asked } = await readOnce()
+  const client = await clientOf()
   const selects = [...asked].filter((sql) => /^\s*select/i.test(sql))
   expect(selects.length).toBeGreaterThan(25)
   const scans = selects.flatMap((sql) => {
@@ -159,7 +166,7 @@ it('no read model walks through everybody’s facts: each of its queries goes by
       .split('?')
       .slice(1)
       .map(() => null)
-    const plan = prepare(`EXPLAIN QUERY PLAN ${sql}`).all(...values) as { detail: string }[]
+    const plan = client.prepare(`EXPLAIN QUERY PLAN ${sql}`).all(...values) as { detail: string }[]
     return plan
       .filter(({ detail }) => FACT_SCAN.test(detail))
       .map(({ detail }) => `${detail}: ${sql.slice(0, 160)}`)
@@ -167,6 +174,10 @@ it('no read model walks through everybody’s facts: each of its queries goes by
   expect(scans).toEqual([])
 })
 
+async function clientOf(): Promise<Client> {
+  const { sharedDb } = await import('@/db/open')
+  return (sharedDb() as unknown as { $client: Client }).$client
+}
 type Client = { prepare: (sql: string) => { all: (...values: unknown[]) => unknown[] } }
 /** Tables that grow with every class; walking along an index of one's own order is no scan. */
 const FACT_SCAN =

@@ -7,6 +7,7 @@ import { apartIn } from './apart'
 import { changeOn, isTooEarly } from './change'
 import { foldRun, runSchema, type ClassEvent } from './run'
 import { readBrief, readPlan } from './upgrade'
+import { runs } from '@/testing/runs'
 
 const practice = shippedPractice()
 const written = (value: unknown): unknown => JSON.parse(JSON.stringify(value))
@@ -19,7 +20,7 @@ describe('the documents of a class', () => {
         expect(readBrief(written(b))).toEqual(b)
         expect(readPlan(written(plan))).toEqual(plan)
       }),
-      { numRuns: 40 },
+      { numRuns: runs(20) },
     )
   })
   it('of another version, spoilt or missing are none', () => {

@@ -22,7 +22,7 @@ const asked = (more: Partial<HomeAsked> = {}): HomeAsked => ({
   ...more,
 })
 const compose = (more: Partial<HomeAsked> = {}) => composeHome(practice, asked(more))
-const RUNS = Number(process.env.HOME_RUNS ?? 500)
+const RUNS = Number(process.env.HOME_RUNS ?? 300)
 
 const anyAsked = fc.record({
   conditions: fc.subarray(CONDITIONS, { maxLength: 4 }),

@@ -7,6 +7,7 @@ import { WORKED } from '@/testing/worked-class'
 import { validatePlan } from './check/validate'
 import { planNear, stateOf } from './near'
 import { bestPlan, planClass } from './plan-class'
+import { runs } from '@/testing/runs'
 
 const practice = shippedPractice()
 /** Who does something else in a block that both plans have. */
@@ -33,7 +34,7 @@ it('nothing that changed nothing: a plan changes only where that is worth more t
       const gained = again.found.outcome.points - made.value.found.outcome.points
       expect(gained).toBeGreaterThanOrEqual(changes(made.value.plan, again.plan) - 1e-6)
     }),
-    { numRuns: 12 },
+    { numRuns: runs(6) },
   )
 })
 

@@ -6,6 +6,7 @@ import { shippedPractice } from '../practice/library'
 import { anyBrief, brief, limited, person, planOf } from '@/testing/briefs'
 import { describeOwed } from '../words/floor'
 import { ownWarmUp } from './own-warm-up'
+import { runs } from '@/testing/runs'
 
 const practice = shippedPractice()
 const at = (plan: Plan, kind: string): number => plan.blocks.findIndex((b) => b.kind === kind)
@@ -51,7 +52,7 @@ it('whoever comes late owes what their own blocks to come call for, least minute
           expect((load[cap.tag] ?? 0) < cap.level).toBe(true)
       }
     }),
-    { numRuns: 40 },
+    { numRuns: runs(20) },
   )
   expect(some).toBeGreaterThan(0)
 })

@@ -11,6 +11,7 @@ import { findById } from './find'
 import { integrityFlaws } from './integrity'
 import { shippedPractice } from './library'
 import { fieldsOf, OVERRIDABLE, withOverrides, type Override } from './override'
+import { runs } from '@/testing/runs'
 
 const practice = shippedPractice()
 const body = must(estimateBody({ statureCm: 168 }))
@@ -68,7 +69,7 @@ describe('a studio’s own practice', () => {
           if (entry.id !== override.id)
             expect(entry).toEqual(findById(practice[list] as { id: string }[], entry.id))
       }),
-      { numRuns: 40 },
+      { numRuns: runs(15) },
     )
   })
   it('moves a threshold, a dose and a name, and strain with the dose', () => {
@@ -140,7 +141,7 @@ describe('a drill of a studio’s own', () => {
           for (const { drills } of list) expect(drills.includes('DR-own-1')).toBe(drills.includes(like.id))
         expect(variantsOf(made).some((v) => v.id === 'DR-own-1')).toBe(like.theme !== 'lotus')
       }),
-      { numRuns: 40 },
+      { numRuns: runs(15) },
     )
   })
 

@@ -18,6 +18,7 @@ import { allowedStages } from './allowed'
 import { decide } from './decide'
 import { ladderOf } from './ladder'
 import { pathOf } from './path'
+import { runs } from '@/testing/runs'
 
 const practice = shippedPractice()
 const step = (base: string, fields: Override['fields'] = {}): Override => ({
@@ -53,7 +54,7 @@ describe('a step of a studio’s own', () => {
             ladderOf(practice, family).stages.map((s) => s.id),
           )
       }),
-      { numRuns: 40 },
+      { numRuns: runs(15) },
     )
   })
 
@@ -91,7 +92,7 @@ describe('a step of a studio’s own', () => {
           }
         },
       ),
-      { numRuns: 40 },
+      { numRuns: runs(15) },
     )
   })
 
@@ -161,7 +162,7 @@ describe('a step of a studio’s own', () => {
             expect(ofOwn).toEqual(instead)
         },
       ),
-      { numRuns: 80 },
+      { numRuns: runs(30) },
     )
     // Offered is not held: what is built on the next step waits for that step.
     const made = laid(step('FS-07'))

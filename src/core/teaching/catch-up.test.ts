@@ -8,6 +8,7 @@ import { planClass } from '../planning/plan-class'
 import { shippedPractice } from '../practice/library'
 import { giveWords, lateWords } from '../words/late'
 import { catchUp, lateBy, runThrough } from './catch-up'
+import { runs } from '@/testing/runs'
 
 const practice = shippedPractice()
 let n = 0
@@ -98,7 +99,7 @@ describe('a class that runs late', () => {
             /^Strength: (left out|from \d+(\.5)? to \d+(\.5)? min)$/,
           )
       }),
-      { numRuns: 25 },
+      { numRuns: runs(12) },
     )
   })
   it('an hour begun ten minutes late is in time again after one tap, on every device alike', () => {

@@ -5,6 +5,7 @@ import { contactOf } from '../mechanics/position'
 import { solvePosition } from '../mechanics/positions/catalogue'
 import { calibrate, modelRange, modelShare, shareOf, WEIGHING_SD, WEIGHING_SHAPES } from './calibrate'
 import { onScale } from './on-scale'
+import { runs } from '@/testing/runs'
 
 const input = { statureCm: 168 }
 const [plank] = WEIGHING_SHAPES
@@ -27,7 +28,7 @@ it('finds a shift back from the share it makes, pulled towards the usual body by
       expect(Math.abs(one.massToLegs)).toBeLessThanOrEqual(Math.abs(shift) + 1e-9)
       expect(one.massToLegs * shift).toBeGreaterThanOrEqual(0)
     }),
-    { numRuns: 30 },
+    { numRuns: runs(12) },
   )
 })
 it('more weighings only narrow the error, and a heavier lower half unloads the hands', () => {

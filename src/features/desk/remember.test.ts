@@ -159,7 +159,7 @@ it('law: after whatever is written, every page that is kept reads as one that is
     () => setArchived(scope, someone(), DAY),
     () => eraseStudent(scope, health.key, someone(), nobody()),
   ]
-  for (let i = 0; i < 16; i += 1) {
+  for (let i = 0; i < 10; i += 1) {
     await one(WRITES)()
     const [kept, fresh] = [await shown(false), await shown(true)]
     expect(kept).toEqual(fresh)

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { demoWorld } from '@/core/simulate/demo'
 import { ownData, ownDevice, screen, seedWorld, value } from '@/testing/actions'
+import { runs } from '@/testing/runs'
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
 jest.mock('next/headers', () => ({
@@ -120,7 +121,7 @@ it('what is kept equals a fresh judgement, for everybody, whatever changed in be
         expect(kept).toEqual(JSON.parse(JSON.stringify(fresh)))
       }
     }),
-    { numRuns: Number(process.env.PROPERTY_RUNS ?? 15) },
+    { numRuns: runs(9) },
   )
 }, 120_000)
 

@@ -260,7 +260,7 @@ it('whatever interrupts, each fact ends stored once under its own day, or refuse
         wall.mockRestore()
       }
     }),
-    { numRuns: Number(process.env.PROPERTY_RUNS ?? 60) },
+    { numRuns: Number(process.env.PROPERTY_RUNS ?? 40) },
   )
 }, 240_000)
 
