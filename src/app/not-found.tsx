@@ -7,7 +7,9 @@ export default function NotFound() {
     <Stack align="flex-start">
       <PageHead title="That page is not here" />
       <Text>The link may be old, or the person or class has been put away.</Text>
-      <LinkButton href="/">Back to Today</LinkButton>
+      <LinkButton variant="filled" href="/">
+        Back to Today
+      </LinkButton>
     </Stack>
   )
 }

@@ -24,7 +24,6 @@ export function AskFirst({
   return (
     <>
       <Button
-        variant="default"
         autoFocus
         onClick={() => {
           setAsking(false)

@@ -8,7 +8,7 @@ export function Earlier({ links }: { links: readonly (readonly [label: string, h
   return (
     <Group component="nav" aria-label="More of this list" mt="md">
       {there.map(([label, href]) => (
-        <LinkButton key={href} href={href} variant="default">
+        <LinkButton key={href} href={href}>
           {label}
         </LinkButton>
       ))}

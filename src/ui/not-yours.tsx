@@ -15,7 +15,7 @@ export function NotYours({ role, level }: { role: Asker; level: Level }) {
           ? 'A paired tablet does what is done on the floor.'
           : 'Ask one of them, or let them sign in here.'}
       </Text>
-      <LinkButton href={role === 'device' ? '/teach' : '/'}>
+      <LinkButton variant="filled" href={role === 'device' ? '/teach' : '/'}>
         {role === 'device' ? 'To the classes' : 'To Today'}
       </LinkButton>
     </Stack>

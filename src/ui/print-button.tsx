@@ -5,7 +5,7 @@ import { Button } from '@mantine/core'
 /** Opens the browser's print dialog. */
 export function PrintButton() {
   return (
-    <Button className="no-print" variant="default" onClick={() => window.print()}>
+    <Button className="no-print" onClick={() => window.print()}>
       Print
     </Button>
   )

@@ -38,14 +38,14 @@ export function SheetFiles({
     <details className="no-print">
       <summary>As a file</summary>
       <Group gap="xs" mt={4}>
-        <Button variant="default" size="xs" disabled={busy} onClick={() => void keep('png')}>
+        <Button size="xs" disabled={busy} onClick={() => void keep('png')}>
           Picture (PNG)
         </Button>
-        <Button variant="default" size="xs" disabled={busy} onClick={() => void keep('svg')}>
+        <Button size="xs" disabled={busy} onClick={() => void keep('svg')}>
           Drawing (SVG)
         </Button>
         {data ? (
-          <Button variant="default" size="xs" onClick={data}>
+          <Button size="xs" onClick={data}>
             Data (JSON)
           </Button>
         ) : null}

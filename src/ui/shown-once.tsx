@@ -14,11 +14,7 @@ export function ShownOnce({ label, address }: { label: string; address: string }
         onFocus={(event) => event.currentTarget.select()}
       />
       <CopyButton value={address}>
-        {({ copied, copy }) => (
-          <Button variant="default" onClick={copy}>
-            {copied ? 'Copied' : 'Copy'}
-          </Button>
-        )}
+        {({ copied, copy }) => <Button onClick={copy}>{copied ? 'Copied' : 'Copy'}</Button>}
       </CopyButton>
     </>
   )

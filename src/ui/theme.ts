@@ -61,10 +61,17 @@ export const theme = createTheme({
   autoContrast: true,
   luminanceThreshold: 0.35,
   fontFamily: "'Source Sans 3 Variable', sans-serif",
-  headings: { fontFamily: "'Source Sans 3 Variable', sans-serif", fontWeight: '600' },
+  headings: {
+    ...{ fontFamily: "'Source Sans 3 Variable', sans-serif", fontWeight: '600' },
+    sizes: {
+      h2: { fontSize: 'var(--mantine-font-size-lg)' },
+      h3: { fontSize: 'var(--mantine-font-size-md)' },
+    },
+  },
   defaultRadius: 'sm',
   components: {
-    Button: { defaultProps: { size: 'md' } },
+    // Most buttons are quiet; the one that a screen is for is filled.
+    Button: { defaultProps: { size: 'md', variant: 'default' } },
     TextInput: { defaultProps: { size: 'md' } },
     PasswordInput: { defaultProps: { size: 'md' } },
     FileInput: { defaultProps: { size: 'md' } },

@@ -7,7 +7,9 @@ export default function AloneError({ reset }: { error: Error; reset: () => void 
     <Stack align="flex-start">
       <Title order={1}>This page stumbled</Title>
       <Text>Nothing that was stored is lost. Try once more, or tell your teacher.</Text>
-      <Button onClick={reset}>Try once more</Button>
+      <Button variant="filled" onClick={reset}>
+        Try once more
+      </Button>
     </Stack>
   )
 }

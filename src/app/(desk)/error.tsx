@@ -16,10 +16,10 @@ export default function PageError({
       <Text>Nothing that was stored is lost. Try once more, or go back to Today.</Text>
       {error.digest ? <Text c="dimmed">It is noted under {error.digest}.</Text> : null}
       <Group>
-        <Button onClick={reset}>Try once more</Button>
-        <LinkButton href="/" variant="default">
-          Back to Today
-        </LinkButton>
+        <Button variant="filled" onClick={reset}>
+          Try once more
+        </Button>
+        <LinkButton href="/">Back to Today</LinkButton>
       </Group>
     </Stack>
   )

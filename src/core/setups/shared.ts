@@ -193,28 +193,13 @@ export function walkInDimension(position: Position, row: 1 | 2 | 3 = 1): Dimensi
   return across('walk-in', position.base.fromCm, 0, row)
 }
 
-/** Options of a dolphin-like shape: how far the feet are and how bent the knees. */
-export const FEET = option.cm(
-  'toeDistanceCm',
-  'Feet from the elbows',
-  30,
-  140,
-  (body) => 0.52 * body.statureCm,
-)
-export const KICK_FEET = option.cm(
-  'toeDistanceCm',
-  'Feet from the elbows',
-  30,
-  140,
-  (body) => 0.45 * body.statureCm,
-)
-export const HAND_KICK_FEET = option.cm(
-  'toeDistanceCm',
-  'Feet from the wrists',
-  30,
-  140,
-  (body) => 0.5 * body.statureCm,
-)
+const feetFrom = (mark: string, share: number) =>
+  option.cm('toeDistanceCm', `Feet from the ${mark}`, 30, 140, (body) => share * body.statureCm)
+
+/** Options of a dolphin-like shape: how far the feet are. */
+export const FEET = feetFrom('elbows', 0.52)
+export const KICK_FEET = feetFrom('elbows', 0.45)
+export const HAND_KICK_FEET = feetFrom('wrists', 0.5)
 
 /** A dolphin walked half-way in: where the walk to the target starts. */
 export function fartherOut(body: Body, toeDistanceCm: number): number {

@@ -75,16 +75,7 @@ export function describeBecause(
 
 /** A setup option's value. */
 export function optionValue(value: number, unit: Because['unit'], wording: Wording): string {
-  switch (unit) {
-    case 'cm':
-      return length(value, wording)
-    case 'deg':
-      return deg(value)
-    case 'share':
-      return percent(value)
-    case 'choice':
-      return plain(value)
-  }
+  return unit === 'choice' ? plain(value) : figureValue(value, unit, wording)
 }
 
 /** A row of a comparison in words. */

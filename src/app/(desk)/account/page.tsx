@@ -28,7 +28,9 @@ export default page((ctx) => {
           {ctx.studio.demoAsOf === null ? '' : 'The demo signs in by itself. '}As long as there is no account,
           only this machine comes in. Make one before anybody else works with it.
         </Text>
-        <LinkButton href="/studio/access">Who may sign in</LinkButton>
+        <LinkButton variant="filled" href="/studio/access">
+          Who may sign in
+        </LinkButton>
       </Stack>
     )
   return (

@@ -1,4 +1,4 @@
-import { Button, Group, Text, TextInput, Title } from '@mantine/core'
+import { Button, Group, Text, TextInput } from '@mantine/core'
 import type { Metadata } from 'next'
 import { Cards } from '@/features/library/components/cards'
 import { LoadLine } from '@/features/library/components/load-line'
@@ -18,6 +18,7 @@ import { ownEntries } from '@/features/practice-own/queries'
 import { PageHead } from '@/ui/page-head'
 import { ChoiceLinks } from '@/ui/choice-links'
 import { LinkButton } from '@/ui/link-button'
+import { Section } from '@/ui/section'
 
 export const metadata: Metadata = { title: 'Library' }
 
@@ -33,11 +34,7 @@ export default page<{ searchParams: Promise<Asked> }>(async (ctx, { searchParams
         title="What is there to know?"
         lead="Steps, drills, checks, faults, setups and what is said of them."
       >
-        {ownEntries(ctx) ? (
-          <LinkButton href="/library/own" variant="default">
-            Our own practice
-          </LinkButton>
-        ) : null}
+        {ownEntries(ctx) ? <LinkButton href="/library/own">Our own practice</LinkButton> : null}
       </PageHead>
       <form role="search" action="/library">
         <Group gap="xs" mb="sm" align="flex-end">
@@ -49,9 +46,7 @@ export default page<{ searchParams: Promise<Asked> }>(async (ctx, { searchParams
             w={320}
             maxLength={80}
           />
-          <Button type="submit" variant="default">
-            Look
-          </Button>
+          <Button type="submit">Look</Button>
         </Group>
       </form>
       <ChoiceLinks
@@ -80,12 +75,9 @@ export default page<{ searchParams: Promise<Asked> }>(async (ctx, { searchParams
 
 function Found({ asked, cards }: { asked: string; cards: ReturnType<typeof found> }) {
   return (
-    <section aria-labelledby="found">
-      <Title order={2} id="found" fz="xl" mb="xs">
-        {cards.length === 0 ? `Nothing like “${asked}”` : `Found for “${asked}”`}
-      </Title>
+    <Section title={cards.length === 0 ? `Nothing like “${asked}”` : `Found for “${asked}”`} fz="xl" mb="xs">
       {cards.length === 0 ? <Text>Try another word for it, or fewer words.</Text> : null}
       <Cards cards={cards} withKind />
-    </section>
+    </Section>
   )
 }

@@ -16,7 +16,9 @@ export default page<{ searchParams: Promise<{ before?: string | string[] }> }>(
     return (
       <>
         <PageHead title="What happens when?" lead={classes.length === 0 ? 'No class yet.' : undefined}>
-          <LinkButton href="/plans/new">New class</LinkButton>
+          <LinkButton variant="filled" href="/plans/new">
+            New class
+          </LinkButton>
         </PageHead>
         {classes.length === 0 ? null : (
           <div className={rows.scroll}>

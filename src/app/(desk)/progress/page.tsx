@@ -29,15 +29,9 @@ export default page<{ searchParams: Promise<Asked> }>(async (ctx, { searchParams
         title="What changed, and why?"
         lead={review ? `Since ${review.from}: ${taughtWords(review.taught)}` : undefined}
       >
-        <LinkButton href="/progress/series" variant="default">
-          Series
-        </LinkButton>
-        <LinkButton href="/progress/sequences" variant="default">
-          Strength
-        </LinkButton>
-        <LinkButton href="/progress/log" variant="default">
-          The log
-        </LinkButton>
+        <LinkButton href="/progress/series">Series</LinkButton>
+        <LinkButton href="/progress/sequences">Strength</LinkButton>
+        <LinkButton href="/progress/log">The log</LinkButton>
       </PageHead>
       {review && groups.length > 0 ? (
         <ChoiceLinks
@@ -51,7 +45,7 @@ export default page<{ searchParams: Promise<Asked> }>(async (ctx, { searchParams
       ) : null}
       {review && group ? <GroupStands group={group} /> : null}
       {review ? <WeekReview review={review} /> : null}
-      <Title order={2} fz="lg" mt="lg" mb="xs">
+      <Title order={2} mt="lg" mb="xs">
         Classes taught
       </Title>
       {classes.length === 0 ? (

@@ -22,17 +22,19 @@ export default page<{ searchParams: Promise<{ page?: string; who?: string }> }>(
     return (
       <>
         <PageHead title="Who is ready for what?" lead="Nearest to the next step first.">
-          <LinkButton href={`/readiness/by-eye?who=${data.who}`} variant="default">
-            Place by eye
-          </LinkButton>
+          <LinkButton href={`/readiness/by-eye?who=${data.who}`}>Place by eye</LinkButton>
           {round ? (
-            <LinkButton href={`/readiness/round/${round.classId}`}>Check round for {round.title}</LinkButton>
+            <LinkButton variant="filled" href={`/readiness/round/${round.classId}`}>
+              Check round for {round.title}
+            </LinkButton>
           ) : null}
         </PageHead>
         {data.rows.length === 0 && data.whos.length === 1 ? (
           <>
             <Text mb="md">Nobody here yet.</Text>
-            <LinkButton href="/students">Add people</LinkButton>
+            <LinkButton variant="filled" href="/students">
+              Add people
+            </LinkButton>
           </>
         ) : (
           <>

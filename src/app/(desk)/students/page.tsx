@@ -1,4 +1,4 @@
-import { Stack, Title } from '@mantine/core'
+import { Stack } from '@mantine/core'
 import type { Metadata } from 'next'
 import { AddStudents } from '@/features/students/components/add-students'
 import { StudentTable } from '@/features/students/components/student-table'
@@ -9,6 +9,7 @@ import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { page, pageAsked } from '@/features/page'
 import { Earlier } from '@/ui/earlier'
+import { Section } from '@/ui/section'
 
 export const metadata: Metadata = { title: 'Students' }
 
@@ -22,9 +23,7 @@ export default page<{ searchParams: Promise<{ page?: string }> }>(async (ctx, { 
         title="Who is coming?"
         lead={all === 0 ? 'Nobody yet. Paste the names of your class to begin.' : undefined}
       >
-        <LinkButton href="/students/card" variant="default">
-          Printed health card
-        </LinkButton>
+        <LinkButton href="/students/card">Printed health card</LinkButton>
       </PageHead>
       <StudentTable rows={shown} units={units} caption={`${all} people`} />
       <Earlier
@@ -33,25 +32,16 @@ export default page<{ searchParams: Promise<{ page?: string }> }>(async (ctx, { 
           at < pages ? ['Later in the alphabet', `/students?page=${at + 1}`] : null,
         ]}
       />
-      <section aria-labelledby="add-heading">
-        <Title order={2} id="add-heading" fz="xl" mb="sm">
-          Add people
-        </Title>
+      <Section title="Add people" fz="xl" mb="sm">
         <AddStudents />
-      </section>
-      <section aria-labelledby="groups-heading">
-        <Title order={2} id="groups-heading" fz="xl" mb="sm">
-          Groups
-        </Title>
+      </Section>
+      <Section title="Groups" fz="xl" mb="sm">
         <GroupList {...groupViews(ctx)} />
-      </section>
+      </Section>
       {archived.length > 0 ? (
-        <section aria-labelledby="archived-heading">
-          <Title order={2} id="archived-heading" fz="xl">
-            Archived
-          </Title>
+        <Section title="Archived" fz="xl">
           <StudentTable rows={archived} units={units} caption="Kept, but not offered for classes" />
-        </section>
+        </Section>
       ) : null}
     </Stack>
   )

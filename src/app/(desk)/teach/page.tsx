@@ -23,7 +23,11 @@ export default page<{ searchParams: Promise<{ before?: string | string[] }> }>(
             classes.length === 0 ? 'A class needs a plan before it can be taken to the floor.' : undefined
           }
         >
-          {classes.length === 0 ? <LinkButton href="/plans">Make a plan</LinkButton> : null}
+          {classes.length === 0 ? (
+            <LinkButton variant="filled" href="/plans">
+              Make a plan
+            </LinkButton>
+          ) : null}
         </PageHead>
         <Stack gap="sm">
           {classes.map((c) => (

@@ -3,13 +3,13 @@ import { ok, refused } from '../../result'
 import { withinRanges } from '../frame'
 import { FRICTION, HIP_RANGE, parameter, read, tuned } from '../parameters'
 import { angleAt, degrees, direction, type Point } from '../point'
-import { legAlong, legFrom, legLength, skeletonOf } from '../pose'
+import { legAlong, legFrom, legLength } from '../pose'
 import { assemble, type PositionSpec } from '../position'
 import { turnFor } from '../turn'
 import { footInAir, type Leg } from '../skeleton'
 import { on } from '../contacts'
 import { patchAround } from '../surfaces'
-import { armsAlongFloor, headOnFloor, SEAT_DEPTH } from './supine'
+import { lyingBack, SEAT_DEPTH } from './supine'
 import { SHOULDER_HALF, HIP, shoulderAt, trunkUp } from './shoulders-down'
 
 const { cm } = parameter
@@ -43,12 +43,7 @@ export const CHAIR: PositionSpec = {
         id: 'chair-shoulder-stand',
         body,
         parameters: given,
-        skeleton: skeletonOf(
-          armsAlongFloor(body, shoulder, 90),
-          trunk,
-          [leg, leg],
-          headOnFloor(body, shoulder, -1),
-        ),
+        skeleton: lyingBack(body, shoulder, trunk, leg),
         supports: {
           groups: [
             on(patchAround('shoulders', 0, SHOULDER_HALF * body.statureCm, support)),
@@ -105,12 +100,7 @@ export const PELVIS_ON_STACK: PositionSpec = {
         id: 'pelvis-on-stack',
         body,
         parameters: given,
-        skeleton: skeletonOf(
-          armsAlongFloor(body, shoulder, 90),
-          trunk,
-          [leg, leg],
-          headOnFloor(body, shoulder, -1),
-        ),
+        skeleton: lyingBack(body, shoulder, trunk, leg),
         supports: {
           groups: [
             on({
@@ -181,12 +171,7 @@ export const LEGS_UP: PositionSpec = {
         id: 'legs-up-wall',
         body,
         parameters: given,
-        skeleton: skeletonOf(
-          armsAlongFloor(body, shoulder, 90, ARMS_OUT),
-          trunk,
-          [leg, leg],
-          headOnFloor(body, shoulder, -1),
-        ),
+        skeleton: lyingBack(body, shoulder, trunk, leg, ARMS_OUT),
         wallX,
         supports: {
           groups: [

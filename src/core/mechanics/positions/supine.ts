@@ -3,10 +3,10 @@ import { ok, refused } from '../../result'
 import { joinLinks } from '../linkage'
 import { HIP_RANGE, parameter, read } from '../parameters'
 import type { Point } from '../point'
-import { legFrom, skeletonOf, trunkFrom } from '../pose'
+import { legFrom, skeletonOf, trunkFrom, type Trunk } from '../pose'
 import { assemble, type PositionSpec } from '../position'
 import { withinRanges } from '../frame'
-import type { Skeleton } from '../skeleton'
+import type { Leg, Skeleton } from '../skeleton'
 import { on } from '../contacts'
 import { patchAround } from '../surfaces'
 
@@ -41,12 +41,7 @@ export const BRIDGE: PositionSpec = {
         id: 'bridge',
         body,
         parameters,
-        skeleton: skeletonOf(
-          armsAlongFloor(body, shoulder, 90),
-          trunk,
-          [leg, leg],
-          headOnFloor(body, shoulder, -1),
-        ),
+        skeleton: lyingBack(body, shoulder, trunk, leg),
         supports: {
           groups: [
             on(patchAround('shoulders', 0, 0.03 * body.statureCm)),
@@ -84,12 +79,7 @@ export const SUPINE_TUCK: PositionSpec = {
         id: 'supine-tuck',
         body,
         parameters,
-        skeleton: skeletonOf(
-          armsAlongFloor(body, shoulder, 90),
-          trunk,
-          [leg, leg],
-          headOnFloor(body, shoulder, -1),
-        ),
+        skeleton: lyingBack(body, shoulder, trunk, leg),
         supports: {
           groups: [
             on({ part: 'upperBack', fromCm: 0, toCm: trunk.waist.x, nominalCm: 0.3 * trunk.waist.x }),
@@ -105,7 +95,7 @@ export const SUPINE_TUCK: PositionSpec = {
  * Arms lying along the floor beside or beyond the body.
  * @param shown how much of their length shows from the side: less where they lie out to both sides
  */
-export function armsAlongFloor(
+function armsAlongFloor(
   body: Body,
   shoulder: Point,
   tiltDeg: number,
@@ -117,6 +107,12 @@ export function armsAlongFloor(
   const elbow = { x: shoulder.x + away * Math.sqrt(upperArm.valueCm ** 2 - drop ** 2), y: shoulder.y - drop }
   const wrist = { x: elbow.x + away * forearm.valueCm, y: elbow.y }
   return { elbow, wrist, fingertip: { x: wrist.x + away * hand.valueCm, y: elbow.y } }
+}
+
+/** Arms along the floor towards the feet, legs together, the head lying back. @param armsShown as for the arms */
+export function lyingBack(body: Body, shoulder: Point, trunk: Trunk, leg: Leg, armsShown = 1): Skeleton {
+  const arms = armsAlongFloor(body, shoulder, 90, armsShown)
+  return skeletonOf(arms, trunk, [leg, leg], headOnFloor(body, shoulder, -1))
 }
 
 /** Head lying back on the floor beyond the shoulders: the crown's place. @param towards 1 to the wall */

@@ -1,22 +1,22 @@
+/** A rule by its name, with what was found and what is allowed: words (ids, names) and numbers. */
+type Broken<Code extends string, Words extends string, Numbers extends string = never> = {
+  readonly code: Code
+} & { readonly [K in Words]: string } & { readonly [K in Numbers]: number }
+
 /** A broken rule with its numbers: where in the class, about whom, what was found and what is allowed. */
 export type Violation =
   /** Time and order. */
-  | { readonly code: 'over-time'; readonly plannedS: number; readonly allowedS: number }
-  | { readonly code: 'blocks-overlap'; readonly atS: number }
-  | { readonly code: 'out-of-order'; readonly kind: string; readonly atS: number }
-  | { readonly code: 'rest-short'; readonly seconds: number; readonly leastS: number }
-  | { readonly code: 'own-rest'; readonly purpose: string; readonly seconds: number; readonly leastS: number }
-  | {
-      readonly code: 'changeover'
-      readonly purpose: string
-      readonly seconds: number
-      readonly leastS: number
-    }
+  | Broken<'over-time', never, 'plannedS' | 'allowedS'>
+  | Broken<'blocks-overlap', never, 'atS'>
+  | Broken<'out-of-order', 'kind', 'atS'>
+  | Broken<'rest-short', never, 'seconds' | 'leastS'>
+  | Broken<'own-rest', 'purpose', 'seconds' | 'leastS'>
+  | Broken<'changeover', 'purpose', 'seconds' | 'leastS'>
   /** Who does what. */
-  | { readonly code: 'left-out'; readonly studentId: string; readonly purpose: string }
-  | { readonly code: 'twice-at-once'; readonly studentId: string; readonly purpose: string }
+  | Broken<'left-out', 'studentId' | 'purpose'>
+  | Broken<'twice-at-once', 'studentId' | 'purpose'>
   /** A limit of that day closes it to them. */
-  | { readonly code: 'closed'; readonly studentId: string; readonly variantId: string }
+  | Broken<'closed', 'studentId' | 'variantId'>
   | {
       readonly code: 'above-decision'
       readonly studentId: string
@@ -24,74 +24,39 @@ export type Violation =
       readonly overridden: boolean
     }
   /** A limit changes it and the plan does not say how, or allows more than the limit. */
-  | { readonly code: 'change-missing'; readonly studentId: string; readonly variantId: string }
-  | { readonly code: 'two-families'; readonly studentId: string }
-  | {
-      readonly code: 'too-many-attempts'
-      readonly studentId: string
-      readonly tries: number
-      readonly most: number
-    }
-  | { readonly code: 'try-outside'; readonly studentId: string; readonly variantId: string }
-  | {
-      readonly code: 'too-long'
-      readonly studentId: string
-      readonly seconds: number
-      readonly mostS: number
-    }
-  | { readonly code: 'one-sided'; readonly studentId: string; readonly variantId: string }
-  | { readonly code: 'side-more'; readonly studentId: string; readonly variantId: string }
-  | { readonly code: 'spent'; readonly studentId: string; readonly share: number }
-  | { readonly code: 'neck-order'; readonly studentId: string }
-  | { readonly code: 'neck-twice'; readonly studentId: string }
-  | { readonly code: 'lock-lost'; readonly studentId: string; readonly variantId: string }
+  | Broken<'change-missing', 'studentId' | 'variantId'>
+  | Broken<'two-families', 'studentId'>
+  | Broken<'too-many-attempts', 'studentId', 'tries' | 'most'>
+  | Broken<'try-outside', 'studentId' | 'variantId'>
+  | Broken<'too-long', 'studentId', 'seconds' | 'mostS'>
+  | Broken<'one-sided', 'studentId' | 'variantId'>
+  | Broken<'side-more', 'studentId' | 'variantId'>
+  | Broken<'spent', 'studentId', 'share'>
+  | Broken<'neck-order', 'studentId'>
+  | Broken<'neck-twice', 'studentId'>
+  | Broken<'lock-lost', 'studentId' | 'variantId'>
   /** Room. */
-  | { readonly code: 'bay-missing'; readonly studentId: string; readonly variantId: string }
-  | { readonly code: 'bay-shared'; readonly place: string; readonly atS: number }
-  | {
-      readonly code: 'bay-narrow'
-      readonly studentId: string
-      readonly widthCm: number
-      readonly leastCm: number
-    }
-  | { readonly code: 'open-floor'; readonly needed: number; readonly have: number }
-  | { readonly code: 'fall-zone'; readonly studentId: string; readonly place: string }
-  | { readonly code: 'kickers'; readonly atS: number; readonly kickers: number; readonly most: number }
-  | { readonly code: 'first-tries'; readonly atS: number }
+  | Broken<'bay-missing', 'studentId' | 'variantId'>
+  | Broken<'bay-shared', 'place', 'atS'>
+  | Broken<'bay-narrow', 'studentId', 'widthCm' | 'leastCm'>
+  | Broken<'open-floor', never, 'needed' | 'have'>
+  | Broken<'fall-zone', 'studentId' | 'place'>
+  | Broken<'kickers', never, 'atS' | 'kickers' | 'most'>
+  | Broken<'first-tries', never, 'atS'>
   /** Eyes and hands. */
-  | {
-      readonly code: 'too-many-versions'
-      readonly purpose: string
-      readonly versions: number
-      readonly most: number
-    }
-  | { readonly code: 'unwatched'; readonly atS: number; readonly points: number; readonly most: number }
-  | { readonly code: 'no-helper'; readonly studentId: string; readonly variantId: string }
-  | { readonly code: 'helper-unfit'; readonly studentId: string; readonly helper: string }
-  | { readonly code: 'helper-busy'; readonly helper: string; readonly atS: number }
-  | { readonly code: 'no-consent'; readonly studentId: string }
+  | Broken<'too-many-versions', 'purpose', 'versions' | 'most'>
+  | Broken<'unwatched', never, 'atS' | 'points' | 'most'>
+  | Broken<'no-helper', 'studentId' | 'variantId'>
+  | Broken<'helper-unfit', 'studentId' | 'helper'>
+  | Broken<'helper-busy', 'helper', 'atS'>
+  | Broken<'no-consent', 'studentId'>
   /** Cupboard. */
-  | {
-      readonly code: 'stock-exceeded'
-      readonly kind: string
-      readonly needed: number
-      readonly have: number
-    }
-  | {
-      readonly code: 'strap-short'
-      readonly studentId: string
-      readonly loopCm: number
-      readonly longCm: number
-    }
-  | { readonly code: 'no-prop'; readonly studentId: string; readonly kind: string }
+  | Broken<'stock-exceeded', 'kind', 'needed' | 'have'>
+  | Broken<'strap-short', 'studentId', 'loopCm' | 'longCm'>
+  | Broken<'no-prop', 'studentId' | 'kind'>
   /** Preparing and closing. */
-  | { readonly code: 'load-without-warm-up'; readonly variantId: string; readonly warmupId: string }
-  | {
-      readonly code: 'stale-warm'
-      readonly variantId: string
-      readonly warmupId: string
-      readonly minutes: number
-    }
-  | { readonly code: 'warm-long'; readonly seconds: number; readonly mostS: number }
-  | { readonly code: 'load-without-counterpose'; readonly variantId: string; readonly counterposeId: string }
-  | { readonly code: 'just-before'; readonly variantId: string }
+  | Broken<'load-without-warm-up', 'variantId' | 'warmupId'>
+  | Broken<'stale-warm', 'variantId' | 'warmupId', 'minutes'>
+  | Broken<'warm-long', never, 'seconds' | 'mostS'>
+  | Broken<'load-without-counterpose', 'variantId' | 'counterposeId'>
+  | Broken<'just-before', 'variantId'>

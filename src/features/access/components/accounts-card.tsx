@@ -1,10 +1,12 @@
 'use client'
 
-import { Button, Group, PasswordInput, Select, Stack, Table, Text, TextInput, Title } from '@mantine/core'
-import { useState } from 'react'
+import { Group, PasswordInput, Select, Table, Text, TextInput } from '@mantine/core'
 import { PEOPLE_ROLES } from '@/core/access/roles'
 import { AskFirst } from '@/ui/ask-first'
 import { FormProblem } from '@/ui/form-problem'
+import { FormEnd, FormShell } from '@/ui/form-shell'
+import { Section } from '@/ui/section'
+import { useForm } from '../../use-form'
 import { useSubmit } from '../../use-submit'
 import { endAccount, makeAccount, setRole } from '../actions'
 import type { AccountLine } from '../queries'
@@ -15,22 +17,17 @@ const ROLE_CHOICES = PEOPLE_ROLES.map((value) => ({ value, label: ROLE_WORDS[val
 /** Who may sign in and what they may do; the first account is the owner’s. */
 export function AccountsCard({ accounts, open }: { accounts: readonly AccountLine[]; open: boolean }) {
   return (
-    <section className="card" aria-label="Accounts">
-      <Stack gap="md">
-        <Title order={2} fz="lg">
-          Accounts
-        </Title>
-        {open ? (
-          <Text>
-            Nobody has one yet: whoever sits at this machine is the owner, and nobody else comes in. With the
-            first account everybody signs in, here too.
-          </Text>
-        ) : (
-          <AccountTable accounts={accounts} />
-        )}
-        <NewAccount key={accounts.length} first={open} />
-      </Stack>
-    </section>
+    <Section title="Accounts" className="card" gap="md">
+      {open ? (
+        <Text>
+          Nobody has one yet: whoever sits at this machine is the owner, and nobody else comes in. With the
+          first account everybody signs in, here too.
+        </Text>
+      ) : (
+        <AccountTable accounts={accounts} />
+      )}
+      <NewAccount key={accounts.length} first={open} />
+    </Section>
   )
 }
 
@@ -87,60 +84,31 @@ function AccountTable({ accounts }: { accounts: readonly AccountLine[] }) {
 }
 
 function NewAccount({ first }: { first: boolean }) {
-  const { busy, problemOf, send } = useSubmit(makeAccount)
-  const [typed, setTyped] = useState({ name: '', login: '', password: '' })
-  const [role, setRole] = useState<(typeof PEOPLE_ROLES)[number]>(first ? 'owner' : 'teacher')
-  const set = (key: keyof typeof typed) => (e: { currentTarget: { value: string } }) => {
-    const { value } = e.currentTarget
-    setTyped((t) => ({ ...t, [key]: value }))
-  }
+  const role: (typeof PEOPLE_ROLES)[number] = first ? 'owner' : 'teacher'
+  const empty = { name: '', login: '', password: '', role }
+  const { values, field, busy, problemOf, send } = useForm(empty, makeAccount)
   return (
-    <form
-      aria-label={first ? 'The owner’s account' : 'A new account'}
-      onSubmit={(event) => {
-        event.preventDefault()
-        void send({ ...typed, role })
-      }}
+    <FormShell
+      label={first ? 'The owner’s account' : 'A new account'}
+      gap="sm"
+      problem={problemOf('')}
+      onSubmit={() => send(values)}
     >
-      <Stack gap="sm">
-        <Group align="flex-start" gap="sm">
-          <TextInput label="Name" value={typed.name} error={problemOf('name')} onChange={set('name')} />
-          <TextInput
-            label="Sign-in name"
-            autoComplete="off"
-            autoCapitalize="none"
-            value={typed.login}
-            error={problemOf('login')}
-            onChange={set('login')}
-          />
-          <PasswordInput
-            label="Password to begin with"
-            autoComplete="new-password"
-            w={220}
-            value={typed.password}
-            error={problemOf('password')}
-            onChange={set('password')}
-          />
-          {first ? null : (
-            <Select
-              label="May"
-              data={ROLE_CHOICES}
-              w={160}
-              value={role}
-              allowDeselect={false}
-              error={problemOf('role')}
-              onChange={(value) => setRole(PEOPLE_ROLES.find((r) => r === value) ?? 'teacher')}
-            />
-          )}
-        </Group>
-        {first ? null : <Text c="dimmed">{ROLE_WORDS[role].may}</Text>}
-        <FormProblem message={problemOf('')} />
-        <Group>
-          <Button type="submit" loading={busy}>
-            {first ? 'Make the owner’s account' : 'Add the account'}
-          </Button>
-        </Group>
-      </Stack>
-    </form>
+      <Group align="flex-start" gap="sm">
+        <TextInput label="Name" {...field('name')} />
+        <TextInput label="Sign-in name" autoComplete="off" autoCapitalize="none" {...field('login')} />
+        <PasswordInput
+          label="Password to begin with"
+          autoComplete="new-password"
+          w={220}
+          {...field('password')}
+        />
+        {first ? null : (
+          <Select label="May" data={ROLE_CHOICES} w={160} allowDeselect={false} {...field('role')} />
+        )}
+      </Group>
+      {first ? null : <Text c="dimmed">{ROLE_WORDS[values.role].may}</Text>}
+      <FormEnd label={first ? 'Make the owner’s account' : 'Add the account'} busy={busy} />
+    </FormShell>
   )
 }

@@ -1,83 +1,58 @@
 'use client'
 
-import { Button, PasswordInput, Stack, Text, TextInput } from '@mantine/core'
-import { useState } from 'react'
+import { Button, PasswordInput, Text, TextInput } from '@mantine/core'
 import { goAnew, goOn } from '@/ui/go-anew'
 import { FormProblem } from '@/ui/form-problem'
-import { useSubmit } from '../../use-submit'
+import { FormShell } from '@/ui/form-shell'
+import { useForm } from '../../use-form'
 import { ownerByCode, pairTablet } from '../sign-in-actions'
 
 /** A tablet of the studio comes in by a code from a teacher’s screen. */
 export function PairForm() {
-  const { busy, problemOf, send } = useSubmit(pairTablet)
-  const [code, setCode] = useState('')
+  const { values, field, busy, problemOf, send } = useForm({ code: '' }, pairTablet)
   const go = async (): Promise<void> => {
-    if ((await send({ code })) !== null) goOn()
+    if ((await send(values)) !== null) goOn()
   }
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault()
-        void go()
-      }}
-    >
-      <Stack gap="sm" mt="sm">
-        <Text>A teacher makes the code under Studio, Sign-ins. It is good for ten minutes.</Text>
-        <TextInput
-          label="Code from the other screen"
-          value={code}
-          autoComplete="off"
-          autoCapitalize="none"
-          error={problemOf('code')}
-          onChange={(e) => setCode(e.currentTarget.value)}
-        />
-        <FormProblem message={problemOf('')} />
-        <Button type="submit" loading={busy} variant="default">
-          Pair this tablet
-        </Button>
-      </Stack>
-    </form>
+    <FormShell gap="sm" mt="sm" onSubmit={go}>
+      <Text>A teacher makes the code under Studio, Sign-ins. It is good for ten minutes.</Text>
+      <TextInput
+        label="Code from the other screen"
+        autoComplete="off"
+        autoCapitalize="none"
+        {...field('code')}
+      />
+      <FormProblem message={problemOf('')} />
+      <Button type="submit" loading={busy}>
+        Pair this tablet
+      </Button>
+    </FormShell>
   )
 }
 
 /** An owner by the code that the machine printed: the first one, or one who has lost the way in. */
 export function OwnerCodeForm() {
-  const { busy, problemOf, send } = useSubmit(ownerByCode)
-  const [typed, setTyped] = useState({ code: '', name: '', login: '', password: '' })
-  const field = (key: keyof typeof typed) => ({
-    value: typed[key],
-    error: problemOf(key),
-    onChange: (e: { currentTarget: { value: string } }) => {
-      const { value } = e.currentTarget
-      setTyped((t) => ({ ...t, [key]: value }))
-    },
-  })
+  const empty = { code: '', name: '', login: '', password: '' }
+  const { values, field, busy, problemOf, send } = useForm(empty, ownerByCode)
   const go = async (): Promise<void> => {
-    if ((await send(typed)) !== null) goAnew('/')
+    if ((await send(values)) !== null) goAnew('/')
   }
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault()
-        void go()
-      }}
-    >
-      <Stack gap="sm" mt="sm">
-        <Text>“npm run owner”, on the machine itself, prints a code that is good for ten minutes.</Text>
-        <TextInput label="Code from the machine" autoComplete="off" {...field('code')} />
-        <TextInput label="Your name" autoComplete="name" {...field('name')} />
-        <TextInput
-          label="Sign-in name, new or the one you had"
-          autoComplete="username"
-          autoCapitalize="none"
-          {...field('login')}
-        />
-        <PasswordInput label="New password" autoComplete="new-password" {...field('password')} />
-        <FormProblem message={problemOf('')} />
-        <Button type="submit" loading={busy} variant="default">
-          Come in as the owner
-        </Button>
-      </Stack>
-    </form>
+    <FormShell gap="sm" mt="sm" onSubmit={go}>
+      <Text>“npm run owner”, on the machine itself, prints a code that is good for ten minutes.</Text>
+      <TextInput label="Code from the machine" autoComplete="off" {...field('code')} />
+      <TextInput label="Your name" autoComplete="name" {...field('name')} />
+      <TextInput
+        label="Sign-in name, new or the one you had"
+        autoComplete="username"
+        autoCapitalize="none"
+        {...field('login')}
+      />
+      <PasswordInput label="New password" autoComplete="new-password" {...field('password')} />
+      <FormProblem message={problemOf('')} />
+      <Button type="submit" loading={busy}>
+        Come in as the owner
+      </Button>
+    </FormShell>
   )
 }

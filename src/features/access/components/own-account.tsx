@@ -1,10 +1,11 @@
 'use client'
 
-import { Button, Group, PasswordInput, Stack, Text, Title } from '@mantine/core'
+import { Button, Group, PasswordInput, Text } from '@mantine/core'
 import { useState } from 'react'
 import { forgetPages } from '@/device/floor-pages'
 import { goAnew } from '@/ui/go-anew'
 import { FormProblem } from '@/ui/form-problem'
+import { Section } from '@/ui/section'
 import { useSubmit } from '../../use-submit'
 import { changePassword, lockScreen, signOut } from '../sign-in-actions'
 
@@ -18,14 +19,8 @@ export function LeaveButtons({ canLock }: { canLock: boolean }) {
   }
   return (
     <Group>
-      {canLock ? (
-        <Button variant="default" onClick={() => void go(lockScreen)}>
-          Lock this screen
-        </Button>
-      ) : null}
-      <Button variant="default" onClick={() => void go(signOut)}>
-        Sign out
-      </Button>
+      {canLock ? <Button onClick={() => void go(lockScreen)}>Lock this screen</Button> : null}
+      <Button onClick={() => void go(signOut)}>Sign out</Button>
     </Group>
   )
 }
@@ -52,24 +47,19 @@ export function PasswordCard() {
     setDone(true)
   }
   return (
-    <section className="card" aria-label="Password">
-      <Stack gap="sm">
-        <Title order={2} fz="lg">
-          Password
-        </Title>
-        <Group align="flex-start">
-          <PasswordInput label="The one you have" autoComplete="current-password" {...field('old')} />
-          <PasswordInput label="The new one" autoComplete="new-password" {...field('fresh')} />
-          <PasswordInput label="Once more" autoComplete="new-password" {...field('again')} />
-        </Group>
-        <FormProblem message={problemOf('')} />
-        {done ? <Text role="status">Changed. You were signed out everywhere else.</Text> : null}
-        <Group>
-          <Button variant="default" loading={busy} onClick={() => void save()}>
-            Change it
-          </Button>
-        </Group>
-      </Stack>
-    </section>
+    <Section title="Password" className="card" gap="sm">
+      <Group align="flex-start">
+        <PasswordInput label="The one you have" autoComplete="current-password" {...field('old')} />
+        <PasswordInput label="The new one" autoComplete="new-password" {...field('fresh')} />
+        <PasswordInput label="Once more" autoComplete="new-password" {...field('again')} />
+      </Group>
+      <FormProblem message={problemOf('')} />
+      {done ? <Text role="status">Changed. You were signed out everywhere else.</Text> : null}
+      <Group>
+        <Button loading={busy} onClick={() => void save()}>
+          Change it
+        </Button>
+      </Group>
+    </Section>
   )
 }

@@ -1,11 +1,15 @@
 'use client'
 
-import { Button, Group, Stack, Text, TextInput, Title } from '@mantine/core'
+import { Button, Group, Text, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { FormProblem } from '@/ui/form-problem'
 import { PrintButton } from '@/ui/print-button'
+import { Section } from '@/ui/section'
+import { useForm } from '../../use-form'
 import { useSubmit } from '../../use-submit'
 import { dropSecondFactor, offerSecondFactor, setSecondFactor } from '../actions'
+
+const SIX_DIGITS = { label: 'Six digits', inputMode: 'numeric', autoComplete: 'one-time-code' } as const
 
 type Offer = { readonly seed: string; readonly svg: string }
 
@@ -13,22 +17,16 @@ type Offer = { readonly seed: string; readonly svg: string }
 export function SecondFactorCard({ isSet }: { isSet: boolean }) {
   const [codes, setCodes] = useState<readonly string[] | null>(null)
   return (
-    <section className="card" aria-label="Second factor">
-      <Stack gap="sm">
-        <Title order={2} fz="lg">
-          Second factor
-        </Title>
-        {codes ? <RecoveryCodes codes={codes} /> : isSet ? <Drop /> : <Offered onSet={setCodes} />}
-      </Stack>
-    </section>
+    <Section title="Second factor" className="card" gap="sm">
+      {codes ? <RecoveryCodes codes={codes} /> : isSet ? <Drop /> : <Offered onSet={setCodes} />}
+    </Section>
   )
 }
 
 function Offered({ onSet }: { onSet: (codes: readonly string[]) => void }) {
   const asked = useSubmit(offerSecondFactor)
-  const set = useSubmit(setSecondFactor)
+  const set = useForm({ code: '' }, setSecondFactor)
   const [offer, setOffer] = useState<Offer | null>(null)
-  const [code, setCode] = useState('')
   if (!offer)
     return (
       <>
@@ -38,7 +36,6 @@ function Offered({ onSet }: { onSet: (codes: readonly string[]) => void }) {
         <FormProblem message={asked.problemOf('')} />
         <Group>
           <Button
-            variant="default"
             loading={asked.busy}
             onClick={() => void asked.send(null).then((made) => made && setOffer(made))}
           >
@@ -60,17 +57,13 @@ function Offered({ onSet }: { onSet: (codes: readonly string[]) => void }) {
       />
       <Text ff="monospace">{offer.seed.replaceAll(/(.{4})/g, '$1 ')}</Text>
       <Group align="flex-end">
-        <TextInput
-          label="Six digits"
-          value={code}
-          inputMode="numeric"
-          autoComplete="one-time-code"
-          error={set.problemOf('code')}
-          onChange={(e) => setCode(e.currentTarget.value)}
-        />
+        <TextInput {...SIX_DIGITS} {...set.field('code')} />
         <Button
+          variant="filled"
           loading={set.busy}
-          onClick={() => void set.send({ seed: offer.seed, code }).then((made) => made && onSet(made.codes))}
+          onClick={() =>
+            void set.send({ seed: offer.seed, ...set.values }).then((made) => made && onSet(made.codes))
+          }
         >
           It shows these
         </Button>
@@ -99,21 +92,13 @@ function RecoveryCodes({ codes }: { codes: readonly string[] }) {
 }
 
 function Drop() {
-  const { busy, problemOf, send } = useSubmit(dropSecondFactor)
-  const [code, setCode] = useState('')
+  const { values, field, busy, problemOf, send } = useForm({ code: '' }, dropSecondFactor)
   return (
     <>
       <Text>It is set. To take it away, type the digits it shows now.</Text>
       <Group align="flex-end">
-        <TextInput
-          label="Six digits"
-          value={code}
-          inputMode="numeric"
-          autoComplete="one-time-code"
-          error={problemOf('code')}
-          onChange={(e) => setCode(e.currentTarget.value)}
-        />
-        <Button variant="default" loading={busy} onClick={() => void send({ code })}>
+        <TextInput {...SIX_DIGITS} {...field('code')} />
+        <Button loading={busy} onClick={() => void send(values)}>
           Take it away
         </Button>
       </Group>

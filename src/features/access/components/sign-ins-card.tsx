@@ -1,8 +1,9 @@
 'use client'
 
-import { Button, Group, Stack, Text, TextInput, Title } from '@mantine/core'
+import { Button, Group, Text, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { FormProblem } from '@/ui/form-problem'
+import { Section } from '@/ui/section'
 import { useSubmit } from '../../use-submit'
 import { endOne, makeTabletCode } from '../actions'
 import type { SignInLine } from '../queries'
@@ -11,29 +12,24 @@ import type { SignInLine } from '../queries'
 export function SignInsCard({ signIns }: { signIns: readonly SignInLine[] }) {
   const { busy, problemOf, send } = useSubmit(endOne)
   return (
-    <section className="card" aria-label="Signed in">
-      <Stack gap="sm">
-        <Title order={2} fz="lg">
-          Signed in
-        </Title>
-        {signIns.length === 0 ? <Text c="dimmed">Nobody, on any screen.</Text> : null}
-        {signIns.map((s) => (
-          <Group key={s.key} justify="space-between" wrap="nowrap">
-            <Text>
-              <b>{s.isTablet ? `Tablet “${s.label}”` : s.name}</b>
-              {s.isTablet ? '' : ` on ${s.label}`}, seen {s.seen}
-              {s.here ? ' · this screen' : ''}
-            </Text>
-            {s.here ? null : (
-              <Button variant="default" loading={busy} onClick={() => void send({ key: s.key })}>
-                End it
-              </Button>
-            )}
-          </Group>
-        ))}
-        <FormProblem message={problemOf('')} />
-      </Stack>
-    </section>
+    <Section title="Signed in" className="card" gap="sm">
+      {signIns.length === 0 ? <Text c="dimmed">Nobody, on any screen.</Text> : null}
+      {signIns.map((s) => (
+        <Group key={s.key} justify="space-between" wrap="nowrap">
+          <Text>
+            <b>{s.isTablet ? `Tablet “${s.label}”` : s.name}</b>
+            {s.isTablet ? '' : ` on ${s.label}`}, seen {s.seen}
+            {s.here ? ' · this screen' : ''}
+          </Text>
+          {s.here ? null : (
+            <Button loading={busy} onClick={() => void send({ key: s.key })}>
+              End it
+            </Button>
+          )}
+        </Group>
+      ))}
+      <FormProblem message={problemOf('')} />
+    </Section>
   )
 }
 
@@ -43,38 +39,32 @@ export function TabletCard() {
   const [label, setLabel] = useState('Tablet on the block')
   const [code, setCode] = useState<string | null>(null)
   return (
-    <section className="card" aria-label="Pair a tablet">
-      <Stack gap="sm">
-        <Title order={2} fz="lg">
-          Pair a tablet
-        </Title>
-        <Text>
-          A paired tablet does the floor’s work: the class as it runs, its display, a check round, taking
-          words when it is passed round. Nothing else opens on it.
+    <Section title="Pair a tablet" className="card" gap="sm">
+      <Text>
+        A paired tablet does the floor’s work: the class as it runs, its display, a check round, taking words
+        when it is passed round. Nothing else opens on it.
+      </Text>
+      <Group align="flex-end">
+        <TextInput
+          label="What you call it"
+          value={label}
+          error={problemOf('label')}
+          onChange={(e) => setLabel(e.currentTarget.value)}
+        />
+        <Button
+          loading={busy}
+          onClick={() => void send({ label }).then((made) => made && setCode(made.code))}
+        >
+          Make a code
+        </Button>
+      </Group>
+      <FormProblem message={problemOf('')} />
+      {code === null ? null : (
+        <Text role="status">
+          On the tablet: sign in, “This is a tablet of the studio”, and{' '}
+          <b style={{ fontSize: 24, letterSpacing: 2 }}>{code}</b>. Good for ten minutes, and once.
         </Text>
-        <Group align="flex-end">
-          <TextInput
-            label="What you call it"
-            value={label}
-            error={problemOf('label')}
-            onChange={(e) => setLabel(e.currentTarget.value)}
-          />
-          <Button
-            variant="default"
-            loading={busy}
-            onClick={() => void send({ label }).then((made) => made && setCode(made.code))}
-          >
-            Make a code
-          </Button>
-        </Group>
-        <FormProblem message={problemOf('')} />
-        {code === null ? null : (
-          <Text role="status">
-            On the tablet: sign in, “This is a tablet of the studio”, and{' '}
-            <b style={{ fontSize: 24, letterSpacing: 2 }}>{code}</b>. Good for ten minutes, and once.
-          </Text>
-        )}
-      </Stack>
-    </section>
+      )}
+    </Section>
   )
 }

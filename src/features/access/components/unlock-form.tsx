@@ -1,19 +1,18 @@
 'use client'
 
-import { Button, Group, PasswordInput, Stack, Text, Title } from '@mantine/core'
-import { useState } from 'react'
+import { Button, Group, PasswordInput, Text, Title } from '@mantine/core'
 import { forgetPages } from '@/device/floor-pages'
 import { goAnew, goOn } from '@/ui/go-anew'
 import { FormProblem } from '@/ui/form-problem'
-import { useSubmit } from '../../use-submit'
+import { FormShell } from '@/ui/form-shell'
+import { useForm } from '../../use-form'
 import { signOut, unlockScreen } from '../sign-in-actions'
 
 /** The password again after quiet minutes, or somebody else’s turn. */
 export function UnlockForm({ name, onOpen }: { name: string; onOpen?: () => void }) {
-  const { busy, problemOf, send } = useSubmit(unlockScreen)
-  const [password, setPassword] = useState('')
+  const { values, field, busy, problemOf, send } = useForm({ password: '' }, unlockScreen)
   const go = async (): Promise<void> => {
-    if ((await send({ password })) === null) return
+    if ((await send(values)) === null) return
     if (onOpen) onOpen()
     else goOn()
   }
@@ -23,33 +22,22 @@ export function UnlockForm({ name, onOpen }: { name: string; onOpen?: () => void
     goAnew('/sign-in')
   }
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault()
-        void go()
-      }}
-    >
-      <Stack gap="sm">
-        <Title order={1}>Locked</Title>
-        <Text>Nothing was touched here for a while. What was typed is still here, {name}.</Text>
-        <PasswordInput
-          label="Your password"
-          value={password}
-          autoComplete="current-password"
-          data-autofocus
-          error={problemOf('password')}
-          onChange={(e) => setPassword(e.currentTarget.value)}
-        />
-        <FormProblem message={problemOf('')} />
-        <Group>
-          <Button type="submit" loading={busy}>
-            Go on
-          </Button>
-          <Button variant="default" onClick={() => void leave()}>
-            Sign out
-          </Button>
-        </Group>
-      </Stack>
-    </form>
+    <FormShell gap="sm" onSubmit={go}>
+      <Title order={1}>Locked</Title>
+      <Text>Nothing was touched here for a while. What was typed is still here, {name}.</Text>
+      <PasswordInput
+        label="Your password"
+        autoComplete="current-password"
+        data-autofocus
+        {...field('password')}
+      />
+      <FormProblem message={problemOf('')} />
+      <Group>
+        <Button variant="filled" type="submit" loading={busy}>
+          Go on
+        </Button>
+        <Button onClick={() => void leave()}>Sign out</Button>
+      </Group>
+    </FormShell>
   )
 }

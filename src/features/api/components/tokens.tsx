@@ -1,13 +1,14 @@
 'use client'
 
-import { Button, Checkbox, Group, NumberInput, Stack, Text, TextInput, Title } from '@mantine/core'
+import { Checkbox, Group, NumberInput, Stack, Text, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { API_SCOPES } from '@/core/formats/api'
 import { SCOPE_WORDS } from '@/core/words/api'
 import { newId } from '@/device/facts'
 import { AskFirst } from '@/ui/ask-first'
-import { FormProblem } from '@/ui/form-problem'
+import { FormEnd, FormShell } from '@/ui/form-shell'
 import { ShownOnce } from '@/ui/shown-once'
+import { useForm } from '../../use-form'
 import { useSubmit } from '../../use-submit'
 import { endToken, makeToken } from '../actions'
 import type { TokenLine } from '../queries'
@@ -43,62 +44,32 @@ function OneToken({ line: { id, name, reads, when, open } }: { line: TokenLine }
 }
 
 function NewToken() {
-  const { busy, problemOf, send } = useSubmit(makeToken)
-  const [name, setName] = useState('')
-  const [scopes, setScopes] = useState<string[]>([])
-  const [days, setDays] = useState<number | string>(USUAL_DAYS)
+  const empty = { name: '', scopes: [] as string[], days: USUAL_DAYS as number | string }
+  const { values, change, field, busy, problemOf, send } = useForm(empty, makeToken)
   const [token, setToken] = useState('')
   const make = async (): Promise<void> => {
-    const ticked = API_SCOPES.filter((s) => scopes.includes(s))
-    const made = await send({ id: newId(), name, scopes: ticked, days: Number(days) })
+    const scopes = API_SCOPES.filter((s) => values.scopes.includes(s))
+    const made = await send({ id: newId(), name: values.name, scopes, days: Number(values.days) })
     if (!made) return
     setToken(made.token)
-    setName('')
-    setScopes([])
+    change({ name: '', scopes: [] })
   }
   return (
-    <form
-      className="card"
-      aria-label="A new token"
-      onSubmit={(event) => {
-        event.preventDefault()
-        void make()
-      }}
-    >
-      <Stack gap="sm">
-        <Title order={2} fz="lg">
-          A new token
-        </Title>
-        <Group align="flex-start">
-          <TextInput
-            label="What it is for"
-            value={name}
-            error={problemOf('name')}
-            onChange={(e) => setName(e.currentTarget.value)}
-          />
-          <NumberInput
-            label="Good for days"
-            w={130}
-            value={days}
-            error={problemOf('days')}
-            onChange={setDays}
-          />
+    <FormShell title="A new token" problem={problemOf('')} onSubmit={make}>
+      <Group align="flex-start">
+        <TextInput label="What it is for" {...field('name')} />
+        <NumberInput label="Good for days" w={130} {...field('days')} />
+      </Group>
+      <Checkbox.Group label="It may read" {...field('scopes')}>
+        <Group mt={4}>
+          {API_SCOPES.map((scope) => (
+            <Checkbox key={scope} value={scope} label={SCOPE_WORDS[scope]} />
+          ))}
         </Group>
-        <Checkbox.Group label="It may read" value={scopes} error={problemOf('scopes')} onChange={setScopes}>
-          <Group mt={4}>
-            {API_SCOPES.map((scope) => (
-              <Checkbox key={scope} value={scope} label={SCOPE_WORDS[scope]} />
-            ))}
-          </Group>
-        </Checkbox.Group>
-        <FormProblem message={problemOf('')} />
-        <Group align="flex-end">
-          <Button type="submit" loading={busy}>
-            Make it
-          </Button>
-          {token === '' ? null : <ShownOnce label="The token, told this once" address={token} />}
-        </Group>
-      </Stack>
-    </form>
+      </Checkbox.Group>
+      <FormEnd label="Make it" busy={busy}>
+        {token === '' ? null : <ShownOnce label="The token, told this once" address={token} />}
+      </FormEnd>
+    </FormShell>
   )
 }

@@ -62,7 +62,7 @@ export function ApproachList({ page }: { page: ApproachPage }) {
       <Group gap="xs" role="group" aria-label="Start from">
         <Text>Start from</Text>
         {[...page.presets, { id: 'none', name: 'None of them' }].map((preset) => (
-          <Button key={preset.id} variant="default" onClick={() => void lookPreset(preset.id, preset.name)}>
+          <Button key={preset.id} onClick={() => void lookPreset(preset.id, preset.name)}>
             {preset.name}
           </Button>
         ))}
@@ -104,12 +104,10 @@ export function ApproachList({ page }: { page: ApproachPage }) {
             <PreviewLines preview={pending.preview} />
             <FormProblem message={trouble} />
             <Group>
-              <Button loading={keepOne.busy || keepAll.busy} onClick={() => void keep()}>
+              <Button variant="filled" loading={keepOne.busy || keepAll.busy} onClick={() => void keep()}>
                 Use it for {page.of}
               </Button>
-              <Button variant="default" onClick={() => setPending(null)}>
-                Leave it as it is
-              </Button>
+              <Button onClick={() => setPending(null)}>Leave it as it is</Button>
             </Group>
           </Stack>
         ) : null}
@@ -130,9 +128,7 @@ function PreviewLines({ preview }: { preview: Preview }) {
       ) : (
         <Text>Everything as it comes from the practice: nothing is said, set or asked besides.</Text>
       )}
-      <Title order={3} fz="md">
-        What would change for whom
-      </Title>
+      <Title order={3}>What would change for whom</Title>
       {preview.lines.length === 0 ? (
         <Text>Nobody’s next step.</Text>
       ) : (
@@ -188,7 +184,7 @@ function Question({
   return (
     <section aria-labelledby={question.id}>
       <Group gap="sm" mb={6}>
-        <Title order={2} id={question.id} fz="lg">
+        <Title order={2} id={question.id}>
           {question.question}
         </Title>
         <Badge variant="outline" color="slate" styles={{ label: { color: 'var(--ink)' } }}>
@@ -251,7 +247,7 @@ function Position({
       ))}
       <FormProblem message={problemOf('')} />
       <Group gap="xs" mt="auto">
-        <Button variant="default" disabled={inForce || option.forbidden || busy} onClick={onPick}>
+        <Button disabled={inForce || option.forbidden || busy} onClick={onPick}>
           {option.forbidden ? 'Not in this house' : 'See what changes'}
         </Button>
         <Button

@@ -34,16 +34,16 @@ export function AskScope({
       </Text>
       <FormProblem message={problemOf('')} />
       <Group gap="xs">
-        <Button variant="default" disabled={busy} onClick={() => keep('teacher', '')}>
+        <Button disabled={busy} onClick={() => keep('teacher', '')}>
           Always
         </Button>
         {nextClass ? (
-          <Button variant="default" disabled={busy} onClick={() => keep('class', nextClass.id)}>
+          <Button disabled={busy} onClick={() => keep('class', nextClass.id)}>
             For {nextClass.title}
           </Button>
         ) : null}
         {person ? (
-          <Button variant="default" disabled={busy} onClick={() => keep('student', person.id)}>
+          <Button disabled={busy} onClick={() => keep('student', person.id)}>
             Only {person.name.split(' ')[0]}
           </Button>
         ) : null}

@@ -1,12 +1,13 @@
 'use client'
 
-import { Button, Group, SegmentedControl, Select, Stack, Text, TextInput, Title } from '@mantine/core'
+import { Button, Group, SegmentedControl, Select, Stack, Text, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { newId, newStamp } from '@/device/facts'
 import { useLog, useRecord } from '@/device/use-log'
 import { FormProblem } from '@/ui/form-problem'
 import { LinkButton } from '@/ui/link-button'
 import { TextLink } from '@/ui/text-link'
+import { Section } from '@/ui/section'
 import { useSubmit } from '../../use-submit'
 import { dropIn, newDropIn } from '../actions'
 import type { DoorData, DoorLine } from '../queries'
@@ -72,7 +73,7 @@ function Line({ classId, line }: { classId: string; line: DoorLine }) {
             )
           }
         />
-        <LinkButton href={`/teach/${classId}/door/${line.id}`} variant="default" mih={44}>
+        <LinkButton href={`/teach/${classId}/door/${line.id}`} mih={44}>
           {line.checkedIn ? 'Say it again' : 'Ask aloud'}
         </LinkButton>
       </Group>
@@ -87,10 +88,7 @@ function DropIn({ classId, others }: { classId: string; others: DoorData['others
   const [name, setName] = useState('')
   const [id, setId] = useState(() => newId())
   return (
-    <section aria-labelledby="drop-in">
-      <Title order={2} id="drop-in" fz="xl" mb="sm">
-        Somebody not on the list
-      </Title>
+    <Section title="Somebody not on the list" fz="xl" mb="sm">
       <FormProblem message={known.problemOf('') ?? fresh.problemOf('')} />
       <Group align="flex-end">
         <Select
@@ -103,7 +101,6 @@ function DropIn({ classId, others }: { classId: string; others: DoorData['others
           onChange={setPicked}
         />
         <Button
-          variant="default"
           disabled={picked === null}
           loading={known.busy}
           onClick={() =>
@@ -124,7 +121,6 @@ function DropIn({ classId, others }: { classId: string; others: DoorData['others
           onChange={(e) => setName(e.currentTarget.value)}
         />
         <Button
-          variant="default"
           loading={fresh.busy}
           onClick={() =>
             void newStamp()
@@ -143,6 +139,6 @@ function DropIn({ classId, others }: { classId: string; others: DoorData['others
         Whoever is not screened gets the gentle version. In the class they have something to do at once; the
         plan itself waits until you make it again.
       </Text>
-    </section>
+    </Section>
   )
 }

@@ -60,7 +60,7 @@ export function FloorLog({
           <Group justify="space-between">
             <Text>{why}</Text>
             <Group gap="xs">
-              <Button variant="default" mih={44} onClick={() => void tryAgain(fact.id)}>
+              <Button mih={44} onClick={() => void tryAgain(fact.id)}>
                 Send it again
               </Button>
               <Button variant="subtle" c="var(--ink)" mih={44} onClick={() => void letGo(fact.id)}>

@@ -1,10 +1,11 @@
 'use client'
 
-import { Button, Group, MultiSelect, NumberInput, Select, Stack, Text, TextInput, Title } from '@mantine/core'
+import { Group, MultiSelect, NumberInput, Select, Stack, TextInput, Title } from '@mantine/core'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
-import { FormProblem } from '@/ui/form-problem'
+import { FormEnd, FormShell } from '@/ui/form-shell'
 import { LinkButton } from '@/ui/link-button'
+import { useForm } from '../../use-form'
 import { useSubmit } from '../../use-submit'
 import { dropGroup, keepGroup } from '../actions'
 import type { GroupView } from '../queries'
@@ -16,6 +17,9 @@ const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'
     label,
   }),
 )
+const NEW = {
+  ...{ name: '', weekday: 2, startTime: '18:30', minutes: 75, members: [], names: [], when: '' },
+}
 type People = readonly { value: string; label: string }[]
 
 /** People who come together, and their usual hour. */
@@ -34,16 +38,7 @@ export function GroupList({ groups, people }: { groups: readonly GroupView[]; pe
         isNew
         people={people}
         onAdded={() => setBlank(newId())}
-        group={{
-          id: blank,
-          name: '',
-          weekday: 2,
-          startTime: '18:30',
-          minutes: 75,
-          members: [],
-          names: [],
-          when: '',
-        }}
+        group={{ id: blank, ...NEW }}
       />
     </Stack>
   )
@@ -60,39 +55,24 @@ function GroupCard({
   isNew: boolean
   onAdded: () => void
 }) {
-  const [values, setValues] = useState({ ...group, minutes: group.minutes as number | string })
-  const [saved, setSaved] = useState(false)
-  const save = useSubmit(keepGroup)
+  const first = { ...group, minutes: group.minutes as number | string }
+  const { values, change, field, busy, problemOf, keep, said } = useForm(first, keepGroup)
   const drop = useSubmit(dropGroup)
-  const change = (part: Partial<typeof values>): void => {
-    setSaved(false)
-    setValues((all) => ({ ...all, ...part }))
-  }
   const submit = async (): Promise<void> => {
-    const { id, name, weekday, startTime, members, minutes } = values
-    const kept = await save.send({
-      id,
-      name,
-      weekday,
-      startTime,
-      members: [...members],
-      minutes: typeof minutes === 'number' ? minutes : Number.NaN,
-    })
-    setSaved(kept === true)
-    if (!kept) return
-    if (isNew) onAdded()
+    const { names: _n, when: _w, members, minutes, ...rest } = values
+    const whole = typeof minutes === 'number' ? minutes : Number.NaN
+    if ((await keep({ ...rest, members: [...members], minutes: whole })) && isNew) onAdded()
   }
   return (
-    <Stack className="card" gap="sm" role="group" aria-label={isNew ? 'New group' : group.name}>
-      <FormProblem message={save.problemOf('') ?? drop.problemOf('')} />
+    <FormShell
+      className="card"
+      gap="sm"
+      label={isNew ? 'New group' : group.name}
+      problem={problemOf('') ?? drop.problemOf('')}
+      onSubmit={submit}
+    >
       <Group align="flex-start">
-        <TextInput
-          label="Name"
-          w={240}
-          value={values.name}
-          error={save.problemOf('name')}
-          onChange={(e) => change({ name: e.currentTarget.value })}
-        />
+        <TextInput label="Name" w={240} {...field('name')} />
         <Select
           label="Day"
           w={150}
@@ -100,42 +80,22 @@ function GroupCard({
           value={String(values.weekday)}
           onChange={(day) => change({ weekday: Number(day ?? 2) })}
         />
-        <TextInput
-          label="Starts at"
-          w={110}
-          value={values.startTime}
-          error={save.problemOf('startTime')}
-          onChange={(e) => change({ startTime: e.currentTarget.value })}
-        />
-        <NumberInput
-          label="Minutes"
-          w={110}
-          value={values.minutes}
-          error={save.problemOf('minutes')}
-          onChange={(minutes) => change({ minutes })}
-        />
+        <TextInput label="Starts at" w={110} {...field('startTime')} />
+        <NumberInput label="Minutes" w={110} {...field('minutes')} />
       </Group>
-      <MultiSelect
-        label="Who"
-        searchable
-        data={[...people]}
-        value={[...values.members]}
-        onChange={(members) => change({ members })}
-      />
-      <Group>
-        <Button variant={isNew ? 'filled' : 'default'} loading={save.busy} onClick={() => void submit()}>
-          {isNew ? 'Add the group' : 'Save'}
-        </Button>
+      <MultiSelect label="Who" searchable data={[...people]} {...field('members')} />
+      <FormEnd
+        label={isNew ? 'Add the group' : 'Save'}
+        variant={isNew ? 'filled' : 'default'}
+        {...{ busy, said }}
+      >
         {isNew ? null : (
           <>
-            <LinkButton href={`/plans/new?group=${group.id}`} variant="default">
-              Plan its next class
-            </LinkButton>
+            <LinkButton href={`/plans/new?group=${group.id}`}>Plan its next class</LinkButton>
             <AskFirst label="Take away" what={group.name} onSure={() => void drop.send({ id: group.id })} />
           </>
         )}
-        <Text role="status">{saved ? 'Saved.' : ''}</Text>
-      </Group>
-    </Stack>
+      </FormEnd>
+    </FormShell>
   )
 }

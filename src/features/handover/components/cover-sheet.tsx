@@ -1,5 +1,6 @@
 import { List, ListItem, Stack, Text, Title } from '@mantine/core'
 import type { Cover, CoverDoing } from '../queries'
+import { Section } from '@/ui/section'
 
 /** A class as whoever stands in reads it: who comes and what they leave out, the hour, the card for an emergency. */
 export function CoverSheet({ cover }: { cover: Cover }) {
@@ -13,10 +14,7 @@ export function CoverSheet({ cover }: { cover: Cover }) {
         here. Whoever leaves something out tonight does what stands beside their name; please offer nothing
         further.
       </Text>
-      <section className="card" aria-label="Who comes">
-        <Title order={2} fz="lg">
-          Who comes
-        </Title>
+      <Section title="Who comes" className="card">
         <List>
           {cover.people.map((p) => (
             <ListItem key={p.name}>
@@ -26,10 +24,10 @@ export function CoverSheet({ cover }: { cover: Cover }) {
             </ListItem>
           ))}
         </List>
-      </section>
+      </Section>
       {cover.blocks.map((block) => (
         <section key={block.key} className="card" aria-label={block.title}>
-          <Title order={2} fz="lg">
+          <Title order={2}>
             {block.title}, {block.minutes}
           </Title>
           {block.run === '' ? null : <Text>{block.run}</Text>}
@@ -45,10 +43,7 @@ export function CoverSheet({ cover }: { cover: Cover }) {
           )}
         </section>
       ))}
-      <section className="card" aria-label="Emergency card">
-        <Title order={2} fz="lg">
-          Emergency card
-        </Title>
+      <Section title="Emergency card" className="card">
         {cover.emergency.length === 0 ? (
           <Text>Nothing is on the card: ask before you begin.</Text>
         ) : (
@@ -60,7 +55,7 @@ export function CoverSheet({ cover }: { cover: Cover }) {
             ))}
           </List>
         )}
-      </section>
+      </Section>
     </Stack>
   )
 }

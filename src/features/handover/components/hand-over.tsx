@@ -31,12 +31,12 @@ export function HandOver({ classId }: { classId: string }) {
       {address === '' ? null : (
         <>
           <ShownOnce label="Link for whoever stands in, shown this once" address={address} />
-          <Button variant="default" loading={ended.busy} onClick={() => void end()}>
+          <Button loading={ended.busy} onClick={() => void end()}>
             End the link
           </Button>
         </>
       )}
-      <Button variant="default" loading={made.busy} onClick={() => void make()}>
+      <Button loading={made.busy} onClick={() => void make()}>
         For a stand-in
       </Button>
       {said === '' ? null : (

@@ -121,6 +121,7 @@ export function CheckInForm({
       />
       <FormProblem message={problemOf('') ?? problemOf('studentId')} />
       <Button
+        variant="filled"
         size="lg"
         loading={busy}
         onClick={() => {

@@ -36,7 +36,7 @@ export function GiveBack({ back, withWord }: { back: string; withWord: boolean }
           error={problemOf('word')}
           onChange={(e) => setWord(e.currentTarget.value)}
         />
-        <Button variant="default" loading={busy} onClick={() => void end()}>
+        <Button loading={busy} onClick={() => void end()}>
           Back to the teacher
         </Button>
         <FormProblem message={problemOf('')} />
@@ -46,7 +46,6 @@ export function GiveBack({ back, withWord }: { back: string; withWord: boolean }
     <Group gap="sm">
       <Text size="sm">Hold it for a moment:</Text>
       <Button
-        variant="default"
         loading={busy}
         onPointerDown={down}
         onPointerUp={up}

@@ -47,14 +47,10 @@ export function HealthForm({
     <Stack>
       <FormProblem message={problemOf('')} />
       <Group>
-        <Button variant="default" disabled={busy} onClick={() => void save('nothing-applies')}>
+        <Button disabled={busy} onClick={() => void save('nothing-applies')}>
           None of it applies
         </Button>
-        <Button
-          variant="default"
-          disabled={busy}
-          onClick={() => void save(gentle ? 'gentle-ends' : 'gentle')}
-        >
+        <Button disabled={busy} onClick={() => void save(gentle ? 'gentle-ends' : 'gentle')}>
           {gentle ? 'End the gentle track' : 'Gentle track, no reason'}
         </Button>
         <Text c="dimmed" maw={420}>
@@ -78,7 +74,7 @@ export function HealthForm({
         }}
       />
       <Group>
-        <Button loading={busy} onClick={() => void save('answers')}>
+        <Button variant="filled" loading={busy} onClick={() => void save('answers')}>
           Save the answers
         </Button>
         <Text role="status">{said}</Text>
@@ -98,24 +94,18 @@ function ForgetButton({ id }: { id: string }) {
   }
   return (
     <Stack gap={4}>
-      <Title order={3} fz="md">
-        Take it all away
-      </Title>
+      <Title order={3}>Take it all away</Title>
       <FormProblem message={problemOf('')} />
       <Group>
         {asking ? (
           <>
-            <Button color="clay" loading={busy} onClick={() => void forget()}>
+            <Button variant="filled" color="clay" loading={busy} onClick={() => void forget()}>
               Yes, forget every answer
             </Button>
-            <Button variant="default" onClick={() => setAsking(false)}>
-              Keep them
-            </Button>
+            <Button onClick={() => setAsking(false)}>Keep them</Button>
           </>
         ) : (
-          <Button variant="default" onClick={() => setAsking(true)}>
-            Forget the health answers
-          </Button>
+          <Button onClick={() => setAsking(true)}>Forget the health answers</Button>
         )}
         <Text c="dimmed">Answers and clearances become unknown. Attendance and results stay.</Text>
       </Group>

@@ -1,10 +1,10 @@
 'use client'
 
-import { Button, Group, Text, TextInput, Title } from '@mantine/core'
-import { useState } from 'react'
-import { FormShell } from '@/ui/form-shell'
+import { Text, TextInput, Title } from '@mantine/core'
+import { FormEnd, FormShell } from '@/ui/form-shell'
 import { PrintButton } from '@/ui/print-button'
-import { useSubmit } from '../../use-submit'
+import { Section } from '@/ui/section'
+import { useForm } from '../../use-form'
 import { putKeyBack } from '../layer-actions'
 
 type Props = {
@@ -15,14 +15,10 @@ type Props = {
 
 /** The key of the health notes: printed while it is there, put back from its print when it is lost. */
 export function KeyPanel({ state, code }: Props) {
-  const [typed, setTyped] = useState('')
-  const { busy, problemOf, send } = useSubmit(putKeyBack)
+  const { values, field, busy, problemOf, send } = useForm({ code: '' }, putKeyBack)
   if (state === 'ok')
     return code === null ? null : (
-      <section aria-labelledby="key">
-        <Title order={2} id="key" fz="xl">
-          The key of the health notes
-        </Title>
+      <Section title="The key of the health notes" fz="xl">
         <Text>
           Without its key nobody can read the notes again, and whatever they may close stays closed. Print
           this and put it away from the computer; whoever holds it and a copy of the data can read them.
@@ -31,10 +27,10 @@ export function KeyPanel({ state, code }: Props) {
           {code}
         </Text>
         <PrintButton />
-      </section>
+      </Section>
     )
   return (
-    <FormShell maxWidth={560} problem={problemOf('')} onSubmit={() => send({ code: typed })}>
+    <FormShell maxWidth={560} problem={problemOf('')} onSubmit={() => send(values)}>
       <Title order={2} fz="xl">
         Put the key back
       </Title>
@@ -42,17 +38,8 @@ export function KeyPanel({ state, code }: Props) {
         {state === 'lost' ? 'The key file is missing.' : 'The key file is not the one that sealed the notes.'}{' '}
         Until it is back, everything above gentle work is closed to everybody who had answered.
       </Text>
-      <TextInput
-        label="The printed code"
-        value={typed}
-        error={problemOf('code')}
-        onChange={(e) => setTyped(e.currentTarget.value)}
-      />
-      <Group>
-        <Button type="submit" loading={busy}>
-          Put it back
-        </Button>
-      </Group>
+      <TextInput label="The printed code" {...field('code')} />
+      <FormEnd label="Put it back" busy={busy} />
     </FormShell>
   )
 }

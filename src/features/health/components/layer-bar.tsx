@@ -39,7 +39,7 @@ function ShutBar({ withWord }: { withWord: boolean }) {
             onChange={(e) => setWord(e.currentTarget.value)}
           />
         ) : null}
-        <Button type="submit" loading={busy}>
+        <Button variant="filled" type="submit" loading={busy}>
           Open the health notes
         </Button>
       </Group>
@@ -74,7 +74,7 @@ function OpenBar({ openMs }: { openMs: number }) {
       <Text>
         Health notes are open on this screen. They shut after {Math.round(openMs / 60_000)} quiet minutes.
       </Text>
-      <Button variant="default" loading={busy} onClick={() => void send(undefined)}>
+      <Button loading={busy} onClick={() => void send(undefined)}>
         Shut them now
       </Button>
     </Group>

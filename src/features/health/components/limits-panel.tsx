@@ -1,14 +1,12 @@
-import { List, ListItem, Text, Title } from '@mantine/core'
+import { List, ListItem, Text } from '@mantine/core'
 import type { LimitsView } from '../queries'
+import { Section } from '@/ui/section'
 
 /** Limits today, what is closed and what to do instead, stage by stage on request. */
 export function LimitsPanel({ view }: { view: LimitsView }) {
   return (
     <>
-      <section aria-labelledby="limits">
-        <Title order={2} id="limits" fz="xl" mb="xs">
-          Limits today
-        </Title>
+      <Section title="Limits today" fz="xl" mb="xs">
         <Text mb="xs">{view.state}</Text>
         {view.hidden ? (
           <Text>Hidden on this screen. Open the health notes, or press P, to see limits again.</Text>
@@ -23,12 +21,9 @@ export function LimitsPanel({ view }: { view: LimitsView }) {
             ))}
           </List>
         )}
-      </section>
+      </Section>
       {view.tonight.length === 0 ? null : (
-        <section aria-labelledby="tonight">
-          <Title order={2} id="tonight" fz="xl" mb="xs">
-            Tonight only
-          </Title>
+        <Section title="Tonight only" fz="xl" mb="xs">
           <List>
             {view.tonight.map((line) => (
               <ListItem key={line}>{line}</ListItem>
@@ -37,13 +32,10 @@ export function LimitsPanel({ view }: { view: LimitsView }) {
           <Text c="dimmed" mt={4}>
             From the check-in. The standing stays as it is, and tomorrow this is gone.
           </Text>
-        </section>
+        </Section>
       )}
       {view.closed.length === 0 ? null : (
-        <section aria-labelledby="instead">
-          <Title order={2} id="instead" fz="xl" mb="xs">
-            From where it closes, and what to do instead
-          </Title>
+        <Section title="From where it closes, and what to do instead" fz="xl" mb="xs">
           <List>
             {view.closed.map((line) => (
               <ListItem key={line.stage}>
@@ -51,7 +43,7 @@ export function LimitsPanel({ view }: { view: LimitsView }) {
               </ListItem>
             ))}
           </List>
-        </section>
+        </Section>
       )}
       {view.stages.length === 0 ? null : (
         <details>
@@ -60,12 +52,9 @@ export function LimitsPanel({ view }: { view: LimitsView }) {
             {view.stages.map((s) => `${s.names.length} ${s.word.toLowerCase()}`).join(' · ')}
           </summary>
           {view.stages.map((group) => (
-            <section key={group.word} aria-label={group.word}>
-              <Title order={3} fz="md" mt="sm">
-                {group.word}
-              </Title>
+            <Section key={group.word} title={group.word} order={3} fz="md" mt="sm">
               <Text>{group.names.join(' · ')}</Text>
-            </section>
+            </Section>
           ))}
         </details>
       )}

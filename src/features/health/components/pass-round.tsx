@@ -40,7 +40,7 @@ export function PassRound({
           Thank you, {name(step.id)}.
         </Title>
         <Text fz="xl">Nothing of it is on the screen. Pass the tablet on.</Text>
-        <Button size="xl" onClick={() => setStep({ at: 'names' })}>
+        <Button variant="filled" size="xl" onClick={() => setStep({ at: 'names' })}>
           I am the next person
         </Button>
       </Stack>
@@ -52,9 +52,7 @@ export function PassRound({
           <Title order={1} fz={28}>
             {name(step.id)}
           </Title>
-          <Button variant="default" onClick={() => setStep({ at: 'names' })}>
-            Not me
-          </Button>
+          <Button onClick={() => setStep({ at: 'names' })}>Not me</Button>
         </Group>
         {asks === 'check-in' ? (
           <CheckInForm studentId={step.id} daily={data.daily} onDone={() => finish(step.id)} />
@@ -120,17 +118,17 @@ function OwnIntake({
   return (
     <Stack>
       <Group>
-        <Button variant="default" disabled={busy} onClick={() => save('gentle')}>
+        <Button disabled={busy} onClick={() => save('gentle')}>
           Gentler versions, please, no reason
         </Button>
       </Group>
       <IntakeQuestions questions={questions} filled={filled} onChange={setFilled} />
       <FormProblem message={problemOf('')} />
       <Group>
-        <Button size="lg" loading={busy} onClick={() => save('answers')}>
+        <Button variant="filled" size="lg" loading={busy} onClick={() => save('answers')}>
           Done
         </Button>
-        <Button size="lg" variant="default" disabled={busy} onClick={() => save('nothing-applies')}>
+        <Button size="lg" disabled={busy} onClick={() => save('nothing-applies')}>
           I have read the list and none of it applies
         </Button>
       </Group>

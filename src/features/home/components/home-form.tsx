@@ -60,7 +60,7 @@ export function HomeForm({
         <FormProblem message={problemOf('') ?? problemOf('minutes') ?? problemOf('times')} />
         <Group>
           {hasSheet ? (
-            <Button loading={busy} onClick={() => make('next')}>
+            <Button variant="filled" loading={busy} onClick={() => make('next')}>
               Make the next week
             </Button>
           ) : null}

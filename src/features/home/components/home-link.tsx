@@ -1,10 +1,11 @@
 'use client'
 
-import { Button, Group, Stack, Text, Title } from '@mantine/core'
+import { Button, Group, Text } from '@mantine/core'
 import { useState } from 'react'
 import { FormProblem } from '@/ui/form-problem'
 import { ShownOnce } from '@/ui/shown-once'
 import { saveFile } from '@/ui/save-file'
+import { Section } from '@/ui/section'
 import { useSubmit } from '../../use-submit'
 import { endHomeLink, homeAsCalendar, makeHomeLink } from '../actions'
 
@@ -26,36 +27,31 @@ export function HomeLink({ studentId, until }: { studentId: string; until: strin
     if (file) saveFile(file.name, 'text/calendar', file.text)
   }
   return (
-    <section className="card no-print" aria-label="Hand it over">
-      <Stack gap="sm">
-        <Title order={2} fz="lg">
-          Hand it over
-        </Title>
-        <Text>
-          {until === ''
-            ? 'A private link shows this sheet on their phone and takes their ticks. Whoever has it sees it: give it to them alone.'
-            : `A private link is open until ${until}. A new one ends it.`}
-        </Text>
-        {address === '' ? null : (
-          <Group align="flex-end" wrap="nowrap">
-            <ShownOnce label="Private link, shown this once" address={address} />
-          </Group>
-        )}
-        <FormProblem message={made.problemOf('') ?? ended.problemOf('') ?? calendar.problemOf('')} />
-        <Group>
-          <Button variant="default" loading={made.busy} onClick={() => void make()}>
-            {until === '' ? 'Make a private link' : 'Make a new link'}
-          </Button>
-          {until === '' ? null : (
-            <Button variant="default" loading={ended.busy} onClick={() => void end()}>
-              End the link
-            </Button>
-          )}
-          <Button variant="default" loading={calendar.busy} onClick={() => void keep()}>
-            Into a calendar
-          </Button>
+    <Section title="Hand it over" className="card no-print" gap="sm">
+      <Text>
+        {until === ''
+          ? 'A private link shows this sheet on their phone and takes their ticks. Whoever has it sees it: give it to them alone.'
+          : `A private link is open until ${until}. A new one ends it.`}
+      </Text>
+      {address === '' ? null : (
+        <Group align="flex-end" wrap="nowrap">
+          <ShownOnce label="Private link, shown this once" address={address} />
         </Group>
-      </Stack>
-    </section>
+      )}
+      <FormProblem message={made.problemOf('') ?? ended.problemOf('') ?? calendar.problemOf('')} />
+      <Group>
+        <Button loading={made.busy} onClick={() => void make()}>
+          {until === '' ? 'Make a private link' : 'Make a new link'}
+        </Button>
+        {until === '' ? null : (
+          <Button loading={ended.busy} onClick={() => void end()}>
+            End the link
+          </Button>
+        )}
+        <Button loading={calendar.busy} onClick={() => void keep()}>
+          Into a calendar
+        </Button>
+      </Group>
+    </Section>
   )
 }

@@ -1,14 +1,14 @@
 'use client'
 
-import { Alert, Button, Checkbox, Group, List, ListItem, Select, Textarea, TextInput } from '@mantine/core'
+import { Alert, Checkbox, Group, List, ListItem, Select, Textarea, TextInput } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { firstAid, KINDS, TOLD, type IncidentKind, type Told } from '@/core/incident/incident'
 import { KIND_WORD, TOLD_WORD } from '@/core/words/incident'
 import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
-import { FormShell } from '@/ui/form-shell'
-import { useSubmit } from '../../use-submit'
+import { FormEnd, FormShell } from '@/ui/form-shell'
+import { useForm } from '../../use-form'
 import { saveIncident } from '../actions'
 import type { incidentForm } from '../queries'
 
@@ -23,21 +23,14 @@ export function IncidentForm({
 }: ReturnType<typeof incidentForm>) {
   const router = useRouter()
   const [id] = useState(newId)
-  const [values, setValues] = useState({
-    day: today,
-    time,
+  const empty = {
+    ...{ day: today, time, happened: '', done: '', told: [] as Told[], witnesses: '', reporter },
     classId: null as string | null,
     studentId: null as string | null,
     kind: null as IncidentKind | null,
     stageId: null as string | null,
-    happened: '',
-    done: '',
-    told: [] as Told[],
-    witnesses: '',
-    reporter,
-  })
-  const { busy, problemOf, send } = useSubmit(saveIncident)
-  const change = (part: Partial<typeof values>): void => setValues((all) => ({ ...all, ...part }))
+  }
+  const { values, change, field, busy, problemOf, send } = useForm(empty, saveIncident)
   const submit = async (): Promise<void> => {
     const kept = await send({ ...values, id } as Parameters<typeof saveIncident>[0])
     if (kept) router.push(`/studio/incidents/${kept.id}`)
@@ -65,62 +58,22 @@ export function IncidentForm({
         </Alert>
       ) : null}
       <Group grow align="flex-start">
-        <TextInput
-          label="Day"
-          type="date"
-          value={values.day}
-          error={problemOf('day')}
-          onChange={(e) => change({ day: e.currentTarget.value })}
-        />
-        <TextInput
-          label="Time"
-          value={values.time}
-          error={problemOf('time')}
-          onChange={(e) => change({ time: e.currentTarget.value })}
-        />
+        <TextInput label="Day" type="date" {...field('day')} />
+        <TextInput label="Time" {...field('time')} />
       </Group>
       <Group grow align="flex-start">
-        <Select
-          label="Person"
-          searchable
-          clearable
-          data={people}
-          value={values.studentId}
-          onChange={(studentId) => change({ studentId })}
-        />
-        <Select
-          label="Class"
-          clearable
-          data={classes}
-          value={values.classId}
-          onChange={(classId) => change({ classId })}
-        />
-        <Select
-          label="During"
-          searchable
-          clearable
-          data={stages}
-          value={values.stageId}
-          onChange={(stageId) => change({ stageId })}
-        />
+        <Select label="Person" searchable clearable data={people} {...field('studentId')} />
+        <Select label="Class" clearable data={classes} {...field('classId')} />
+        <Select label="During" searchable clearable data={stages} {...field('stageId')} />
       </Group>
       <Textarea
         label="What happened"
         description="As it was seen and said; no judgement of anybody"
         autosize
         minRows={3}
-        value={values.happened}
-        error={problemOf('happened')}
-        onChange={(e) => change({ happened: e.currentTarget.value })}
+        {...field('happened')}
       />
-      <Textarea
-        label="What was done"
-        autosize
-        minRows={2}
-        value={values.done}
-        error={problemOf('done')}
-        onChange={(e) => change({ done: e.currentTarget.value })}
-      />
+      <Textarea label="What was done" autosize minRows={2} {...field('done')} />
       <Checkbox.Group
         label="Who was told"
         value={values.told}
@@ -133,24 +86,11 @@ export function IncidentForm({
         </Group>
       </Checkbox.Group>
       <Group grow align="flex-start">
-        <TextInput
-          label="Witnesses"
-          value={values.witnesses}
-          onChange={(e) => change({ witnesses: e.currentTarget.value })}
-        />
-        <TextInput
-          label="Written by"
-          value={values.reporter}
-          error={problemOf('reporter')}
-          onChange={(e) => change({ reporter: e.currentTarget.value })}
-        />
+        <TextInput label="Witnesses" {...field('witnesses')} />
+        <TextInput label="Written by" {...field('reporter')} />
       </Group>
       <FormProblem message={problemOf('') ?? problemOf('stageId') ?? problemOf('studentId')} />
-      <Group>
-        <Button type="submit" loading={busy}>
-          Keep the report
-        </Button>
-      </Group>
+      <FormEnd label="Keep the report" busy={busy} />
     </FormShell>
   )
 }

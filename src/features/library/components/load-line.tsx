@@ -8,7 +8,7 @@ import { LinkButton } from '@/ui/link-button'
 export function LoadLine({ family, height }: { family: string; height: string | null }) {
   return (
     <Group mb="sm" gap="md">
-      <LinkButton variant="default" href={`/library?family=${family}${height === null ? '&loads' : ''}`}>
+      <LinkButton href={`/library?family=${family}${height === null ? '&loads' : ''}`}>
         {height === null ? 'What each step carries' : 'Without loads'}
       </LinkButton>
       {height === null ? null : (

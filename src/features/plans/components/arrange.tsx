@@ -132,9 +132,7 @@ function People({ block, plan }: { block: BlockView; plan: PlanView }) {
   }
   return (
     <section className="card" aria-label={`Versions of ${block.title}`}>
-      <Title order={2} fz="lg">
-        {block.title}
-      </Title>
+      <Title order={2}>{block.title}</Title>
       <FormProblem message={version.problem} />
       <Text role="status">{version.busy ? 'Planning round it …' : said}</Text>
       <DndContext

@@ -84,7 +84,7 @@ export function BetterPlan({ classId }: { classId: string }) {
     <section aria-label="A better plan" className="no-print">
       <FormProblem message={start.problemOf('') ?? take.problemOf('')} />
       {search === null ? (
-        <Button variant="default" loading={start.busy} onClick={() => void begin()}>
+        <Button loading={start.busy} onClick={() => void begin()}>
           Look for a better plan
         </Button>
       ) : (
@@ -108,18 +108,14 @@ export function BetterPlan({ classId }: { classId: string }) {
             )}
           </Text>
           {search.better ? (
-            <Button loading={take.busy} onClick={() => void keep()}>
+            <Button variant="filled" loading={take.busy} onClick={() => void keep()}>
               Take it
             </Button>
           ) : null}
           {search.running ? (
-            <Button variant="default" onClick={stop}>
-              Stop looking
-            </Button>
+            <Button onClick={stop}>Stop looking</Button>
           ) : (
-            <Button variant="default" onClick={() => setSearch(null)}>
-              Leave it
-            </Button>
+            <Button onClick={() => setSearch(null)}>Leave it</Button>
           )}
         </Group>
       )}

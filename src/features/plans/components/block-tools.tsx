@@ -37,7 +37,6 @@ export function BlockTools({
         <Button
           key={label}
           size="compact-md"
-          variant="default"
           disabled={busy || !can}
           aria-label={`${label}: ${title}`}
           onClick={() => edit(change)}

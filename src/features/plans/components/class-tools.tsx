@@ -46,7 +46,6 @@ export function ClassTools({ plan }: { plan: PlanView }) {
             onChange={setWalkIn}
           />
           <Button
-            variant="default"
             disabled={busy || walkIn === null}
             onClick={() => {
               if (walkIn !== null) edit({ kind: 'add', studentId: walkIn })
@@ -64,7 +63,6 @@ export function ClassTools({ plan }: { plan: PlanView }) {
             onChange={setTrains}
           />
           <Button
-            variant="default"
             disabled={busy || trains === null}
             onClick={() => {
               edit({ kind: 'train', purposes: trains ?? on })
@@ -91,12 +89,12 @@ export function StepBack({ classId, back, on }: { classId: string; back: boolean
     <>
       <FormProblem message={problemOf('')} />
       {back ? (
-        <Button variant="default" loading={busy} onClick={() => take('back')}>
+        <Button loading={busy} onClick={() => take('back')}>
           Take the last change back
         </Button>
       ) : null}
       {on ? (
-        <Button variant="default" loading={busy} onClick={() => take('on')}>
+        <Button loading={busy} onClick={() => take('on')}>
           Put it in again
         </Button>
       ) : null}

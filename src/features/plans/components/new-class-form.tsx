@@ -4,8 +4,8 @@ import { Button, Checkbox, Group, Radio, SimpleGrid, Text, TextInput } from '@ma
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
-import { FormShell } from '@/ui/form-shell'
-import { useSubmit } from '../../use-submit'
+import { FormEnd, FormShell } from '@/ui/form-shell'
+import { useForm } from '../../use-form'
 import { createClass } from '../actions'
 import type { Aim } from '@/core/classes/aim'
 import type { NewClassData } from '../queries'
@@ -21,18 +21,12 @@ const KINDS: { value: Aim['kind']; label: string }[] = [
 export function NewClassForm({ people, bays: available, families, start }: NewClassData) {
   const router = useRouter()
   const [id, setId] = useState('')
-  const [values, setValues] = useState({
-    title: start.title,
-    day: start.day,
-    startTime: start.startTime,
-    minutes: String(start.minutes),
-    bays: String(available),
-  })
+  const { title, day, startTime } = start
+  const first = { title, day, startTime, minutes: String(start.minutes), bays: String(available) }
+  const { values, field, busy, problemOf, send } = useForm(first, createClass)
   const [kind, setKind] = useState<Aim['kind']>(start.aim.kind)
   const [chosen, setChosen] = useState<string[]>([...start.aim.families])
   const [roster, setRoster] = useState<string[]>(start.roster)
-  const { busy, problemOf, send } = useSubmit(createClass)
-  const change = (part: Partial<typeof values>): void => setValues((all) => ({ ...all, ...part }))
 
   const submit = async (): Promise<void> => {
     const stable = id || newId()
@@ -55,40 +49,12 @@ export function NewClassForm({ people, bays: available, families, start }: NewCl
       {start.like === '' ? null : (
         <Text>Blocks, lengths and drills as in {start.like}; who does what is planned anew.</Text>
       )}
-      <TextInput
-        label="Name of the class"
-        value={values.title}
-        error={problemOf('title')}
-        onChange={(e) => change({ title: e.currentTarget.value })}
-      />
+      <TextInput label="Name of the class" {...field('title')} />
       <Group grow align="flex-start">
-        <TextInput
-          label="Day"
-          type="date"
-          value={values.day}
-          error={problemOf('day')}
-          onChange={(e) => change({ day: e.currentTarget.value })}
-        />
-        <TextInput
-          label="Starts at"
-          value={values.startTime}
-          error={problemOf('startTime')}
-          onChange={(e) => change({ startTime: e.currentTarget.value })}
-        />
-        <TextInput
-          label="Minutes"
-          inputMode="numeric"
-          value={values.minutes}
-          error={problemOf('minutes')}
-          onChange={(e) => change({ minutes: e.currentTarget.value })}
-        />
-        <TextInput
-          label="Wall bays"
-          inputMode="numeric"
-          value={values.bays}
-          error={problemOf('bays')}
-          onChange={(e) => change({ bays: e.currentTarget.value })}
-        />
+        <TextInput label="Day" type="date" {...field('day')} />
+        <TextInput label="Starts at" {...field('startTime')} />
+        <TextInput label="Minutes" inputMode="numeric" {...field('minutes')} />
+        <TextInput label="Wall bays" inputMode="numeric" {...field('bays')} />
       </Group>
       <AimFields {...{ families, kind, setKind, chosen, setChosen }} problem={problemOf('aim.families')} />
       <Checkbox.Group
@@ -105,17 +71,11 @@ export function NewClassForm({ people, bays: available, families, start }: NewCl
         </SimpleGrid>
       </Checkbox.Group>
       {people.length === 0 ? <Text c="dimmed">Nobody here yet: add people under Students first.</Text> : null}
-      <Group>
-        <Button
-          variant="default"
-          onClick={() => setRoster(roster.length === people.length ? [] : people.map((p) => p.id))}
-        >
+      <FormEnd label="Make the plan" busy={busy}>
+        <Button onClick={() => setRoster(roster.length === people.length ? [] : people.map((p) => p.id))}>
           {roster.length === people.length ? 'Nobody' : 'Everybody'}
         </Button>
-        <Button type="submit" loading={busy}>
-          Make the plan
-        </Button>
-      </Group>
+      </FormEnd>
     </FormShell>
   )
 }

@@ -12,7 +12,7 @@ export function PlanAgain({ id, label }: { id: string; label: string }) {
   return (
     <>
       <FormProblem message={problemOf('')} />
-      <Button variant="default" loading={busy} onClick={() => void send({ id, planId: newId() })}>
+      <Button loading={busy} onClick={() => void send({ id, planId: newId() })}>
         {label}
       </Button>
     </>

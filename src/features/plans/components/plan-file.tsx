@@ -18,10 +18,10 @@ export function PlanFile({ classId, editable }: { classId: string; editable: boo
   }
   return (
     <Group gap="sm" className="no-print">
-      <Button variant="default" loading={out.busy} onClick={() => void keep(out, 'application/json')}>
+      <Button loading={out.busy} onClick={() => void keep(out, 'application/json')}>
         Plan as a file
       </Button>
-      <Button variant="default" loading={calendar.busy} onClick={() => void keep(calendar, 'text/calendar')}>
+      <Button loading={calendar.busy} onClick={() => void keep(calendar, 'text/calendar')}>
         Into a calendar
       </Button>
       {editable ? (
@@ -32,7 +32,7 @@ export function PlanFile({ classId, editable }: { classId: string; editable: boo
           }
         >
           {(props) => (
-            <Button {...props} variant="default" loading={into.busy}>
+            <Button {...props} loading={into.busy}>
               Bring a plan in
             </Button>
           )}

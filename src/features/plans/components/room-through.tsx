@@ -14,7 +14,7 @@ export function RoomThrough({ through: { room, moments } }: { through: Through }
   return (
     <section className="card" aria-label="The room from above">
       <Group align="center" wrap="nowrap">
-        <Button variant="default" disabled={i === 0} onClick={() => setI(i - 1)}>
+        <Button disabled={i === 0} onClick={() => setI(i - 1)}>
           Before
         </Button>
         <Slider
@@ -26,7 +26,7 @@ export function RoomThrough({ through: { room, moments } }: { through: Through }
           label={(n) => moments[n]?.at ?? ''}
           thumbLabel="Minute of the class"
         />
-        <Button variant="default" disabled={i === moments.length - 1} onClick={() => setI(i + 1)}>
+        <Button disabled={i === moments.length - 1} onClick={() => setI(i + 1)}>
           After
         </Button>
       </Group>

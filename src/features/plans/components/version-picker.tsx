@@ -30,7 +30,6 @@ export function VersionPicker({
     <div>
       <Button
         size="compact-md"
-        variant="default"
         onClick={toggle}
         aria-expanded={opened}
         aria-label={`Change versions: ${title}`}
@@ -87,7 +86,7 @@ function OneVersion({
           }}
         />
         {doing.override ? (
-          <Button size="sm" variant="default" onClick={() => void store(null, null)}>
+          <Button size="sm" onClick={() => void store(null, null)}>
             Back to what is recorded
           </Button>
         ) : null}
@@ -96,13 +95,7 @@ function OneVersion({
         <Group gap="xs" role="group" aria-label={`Why ${doing.name} may do this`}>
           <Text size="sm">Your call. Why?</Text>
           {(Object.keys(OVERRIDE_WORD) as OverrideReason[]).map((reason) => (
-            <Button
-              key={reason}
-              size="sm"
-              variant="default"
-              loading={version.busy}
-              onClick={() => void store(wanted, reason)}
-            >
+            <Button key={reason} size="sm" loading={version.busy} onClick={() => void store(wanted, reason)}>
               {OVERRIDE_WORD[reason]}
             </Button>
           ))}

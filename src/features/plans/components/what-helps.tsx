@@ -40,13 +40,9 @@ export function WhatHelps({ classId }: { classId: string }) {
     <section aria-label="What would help" className="no-print">
       <FormProblem message={problemOf('')} />
       {asking === null ? (
-        <Button variant="default" onClick={() => void ask()}>
-          {lines === null ? 'What would help?' : 'Ask again'}
-        </Button>
+        <Button onClick={() => void ask()}>{lines === null ? 'What would help?' : 'Ask again'}</Button>
       ) : (
-        <Button variant="default" onClick={() => under.current?.abort()}>
-          Stop asking
-        </Button>
+        <Button onClick={() => under.current?.abort()}>Stop asking</Button>
       )}
       <div role="status">
         {asking === null ? null : <Text mt="xs">Trying {asking} …</Text>}

@@ -49,6 +49,7 @@ export function BuildOwn({
       <FormProblem message={problemOf('')} />
       <Group>
         <Button
+          variant="filled"
           loading={busy}
           onClick={() =>
             void send({ id: newId(), kind, base, typed }).then(
@@ -74,7 +75,6 @@ export function BuiltOn({ id, built }: { id: string; built: NonNullable<OwnView[
           {built.rests ? ' It rests: no plan takes it.' : ''}
         </Text>
         <Button
-          variant="default"
           className="no-print"
           loading={busy}
           onClick={() => void send({ id: newId(), target: id, used: built.rests })}

@@ -37,18 +37,20 @@ export function OwnForm({ own }: { own: OwnView }) {
       {preview ? <Preview preview={preview} /> : null}
       <Group>
         <Button
-          variant="default"
           loading={tried.busy}
           onClick={() => void tried.send({ kind, target, typed }).then(setPreview)}
         >
           What would change?
         </Button>
-        <Button loading={kept.busy} onClick={() => void kept.send({ id: newId(), kind, target, typed })}>
+        <Button
+          variant="filled"
+          loading={kept.busy}
+          onClick={() => void kept.send({ id: newId(), kind, target, typed })}
+        >
           Keep it for this studio
         </Button>
         {own.isOwn && own.built === null ? (
           <Button
-            variant="default"
             loading={dropped.busy}
             onClick={() =>
               void dropped.send({ id: newId(), kind, target }).then((done) => {
@@ -62,9 +64,7 @@ export function OwnForm({ own }: { own: OwnView }) {
       </Group>
       {own.history.length === 0 ? null : (
         <div>
-          <Title order={3} fz="md">
-            Changed here
-          </Title>
+          <Title order={3}>Changed here</Title>
           <List size="sm">
             {own.history.map((h) => (
               <List.Item key={h.id}>

@@ -19,7 +19,7 @@ export function PracticeOut() {
   }
   return (
     <>
-      <Button variant="default" loading={busy} onClick={() => void keep()}>
+      <Button loading={busy} onClick={() => void keep()}>
         Take it out as a file
       </Button>
       <FormProblem message={problemOf('')} />
@@ -52,9 +52,7 @@ export function PracticeIn() {
   return (
     <section className="card" aria-label="Bring a practice in">
       <Stack gap="sm" align="flex-start">
-        <Title order={2} fz="lg">
-          Bring a practice in
-        </Title>
+        <Title order={2}>Bring a practice in</Title>
         <Text>
           What another studio says and asks in its own way. What the file does not speak of stays as it is
           here.
@@ -76,7 +74,12 @@ export function PracticeIn() {
             </List>
             {read.known > 0 ? <Text>So already here: {count(read.known, 'entry', 'entries')}.</Text> : null}
             <Preview preview={read} />
-            <Button loading={keeping.busy} disabled={read.entries.length === 0} onClick={() => void keep()}>
+            <Button
+              variant="filled"
+              loading={keeping.busy}
+              disabled={read.entries.length === 0}
+              onClick={() => void keep()}
+            >
               Keep it for this studio
             </Button>
           </>

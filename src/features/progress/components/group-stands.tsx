@@ -9,13 +9,9 @@ export function GroupStands({ group }: { group: GroupProgress }) {
   return (
     <section className="card" style={{ marginBottom: 12 }} aria-label={`Where ${group.name} stands`}>
       <Group justify="space-between">
-        <Title order={2} fz="lg">
-          Where they stand
-        </Title>
+        <Title order={2}>Where they stand</Title>
         {whom === '' ? null : (
-          <LinkButton href={`/progress/sequences?${whom}`} variant="default">
-            Strength for all of them
-          </LinkButton>
+          <LinkButton href={`/progress/sequences?${whom}`}>Strength for all of them</LinkButton>
         )}
       </Group>
       {group.stands.length === 0 ? <Text>Nobody of it is placed on a ladder yet.</Text> : null}
@@ -28,7 +24,7 @@ export function GroupStands({ group }: { group: GroupProgress }) {
       </List>
       {group.asked.length === 0 ? null : (
         <>
-          <Title order={3} fz="md" mt="sm">
+          <Title order={3} mt="sm">
             What holds most of them back
           </Title>
           <List size="md" spacing={2}>

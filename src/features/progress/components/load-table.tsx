@@ -1,15 +1,13 @@
-import { Text, Title } from '@mantine/core'
+import { Text } from '@mantine/core'
 import rows from '@/ui/rows.module.css'
+import { Section } from '@/ui/section'
 import type { PersonProgress } from '../person-queries'
 
 /** What each week asked: tries and minutes of hard work by joint, and where it grew too fast. */
 export function LoadTable({ weeks, joints, tooSoon }: Pick<PersonProgress, 'weeks' | 'joints' | 'tooSoon'>) {
   const grew = weeks.at(-1)?.grew ?? ''
   return (
-    <section className="card" aria-label="Load by week">
-      <Title order={2} fz="lg">
-        Load by week
-      </Title>
+    <Section title="Load by week" className="card">
       {grew === '' ? null : <Text fw={600}>{grew}</Text>}
       {tooSoon.length === 0 ? null : (
         <Text>
@@ -45,6 +43,6 @@ export function LoadTable({ weeks, joints, tooSoon }: Pick<PersonProgress, 'week
       <Text size="sm" c="dimmed">
         Seconds as they were recorded; a clean try without seconds counts its usual dose.
       </Text>
-    </section>
+    </Section>
   )
 }

@@ -1,6 +1,7 @@
-import { SimpleGrid, Text, Title } from '@mantine/core'
+import { SimpleGrid, Text } from '@mantine/core'
 import type { Line, Review } from '../review-queries'
 import { NamedLines } from './named-lines'
+import { Section } from '@/ui/section'
 
 type Part = { title: string; lines: readonly Line[] | null; none: string }
 
@@ -31,16 +32,13 @@ export function WeekReview({ review }: { review: Review }) {
   return (
     <SimpleGrid cols={{ base: 1, md: 2 }} spacing="sm">
       {parts.map(({ title, lines, none }) => (
-        <section key={title} className="card" aria-label={title}>
-          <Title order={2} fz="lg">
-            {title}
-          </Title>
+        <Section key={title} title={title} className="card">
           {lines === null || lines.length === 0 ? (
             <Text c="dimmed">{none}</Text>
           ) : (
             <NamedLines lines={lines} />
           )}
-        </section>
+        </Section>
       ))}
     </SimpleGrid>
   )

@@ -20,12 +20,12 @@ export function AnswerPanel({ studentId, answer }: { studentId: string; answer: 
       <FormProblem message={problemOf('') ?? problemOf('reason')} />
       <Group gap="xs">
         {answer.may === 'answer' ? (
-          <Button disabled={busy} onClick={() => say('accept')}>
+          <Button variant="filled" disabled={busy} onClick={() => say('accept')}>
             Looked: go ahead
           </Button>
         ) : null}
         {answer.may === 'nothing' ? null : (
-          <Button variant="default" disabled={busy} onClick={() => say('hold-back')}>
+          <Button disabled={busy} onClick={() => say('hold-back')}>
             Hold back
           </Button>
         )}
@@ -38,7 +38,6 @@ export function AnswerPanel({ studentId, answer }: { studentId: string; answer: 
               key={reason}
               size="compact-md"
               mih={44}
-              variant="default"
               disabled={busy}
               onClick={() => say('override', reason)}
             >

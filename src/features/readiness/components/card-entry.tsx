@@ -102,7 +102,7 @@ export function CardEntry({ card }: { card: CardData }) {
         </table>
       </div>
       <Group>
-        <Button type="submit" loading={busy} disabled={filled.length === 0}>
+        <Button variant="filled" type="submit" loading={busy} disabled={filled.length === 0}>
           {filled.length === 0 ? 'Store the card' : `Store ${filled.length} results`}
         </Button>
         <Text role="status">{stored > 0 && filled.length === 0 ? `${stored} results stored.` : ''}</Text>

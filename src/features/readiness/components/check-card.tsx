@@ -18,7 +18,6 @@ export function CheckCard({ card }: { card: CardData }) {
       >
         <Group className="no-print">
           <LinkButton
-            variant="default"
             href={`/readiness/round/${card.classId}/enter?checks=${card.checks.map((c) => c.id).join(',')}`}
           >
             Copy it in

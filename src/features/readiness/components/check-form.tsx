@@ -1,7 +1,6 @@
 'use client'
 
 import { Checkbox, Chip, Group, Select, Text, TextInput } from '@mantine/core'
-import { useState } from 'react'
 import type { ReadinessCheck } from '@/core/practice/schema'
 import { isSpan, type Spans } from '@/core/body/spans'
 import { REGIONS, type Region } from '@/core/screening/regions'
@@ -11,6 +10,7 @@ import { FormShell } from '@/ui/form-shell'
 import { useWording } from '@/ui/wording'
 import type { HistoryEntry } from '../person-queries'
 import { ResultEnd } from './result-end'
+import { useBound, type Bound } from '../../use-form'
 import { useEntry } from './use-entry'
 
 type Key = 'single' | 'left' | 'right'
@@ -36,35 +36,18 @@ const EMPTY = {
 /** A form made from a check's data: one value or one a side, as number, level or yes/no. */
 export function CheckForm({ studentId, check, spans, exits, wayOut, corrects, onSaved }: Props) {
   const empty = { ...EMPTY, exitId: check.names === 'exit' && wayOut !== '' ? wayOut : null }
-  const [values, setValues] = useState(
-    corrects ? { ...EMPTY, ...corrects.was.typed, ...corrects.was, note: corrects.note } : empty,
-  )
+  const first = corrects ? { ...EMPTY, ...corrects.was.typed, ...corrects.was, note: corrects.note } : empty
   const { busy, problemOf, save, saved } = useEntry()
+  const { values, change, field, tick } = useBound<typeof EMPTY>(first, problemOf)
   const wording = useWording()
-  const change = (part: Partial<typeof EMPTY>): void => setValues((all) => ({ ...all, ...part }))
   const keys: readonly Key[] = check.side === 'each' ? ['left', 'right'] : ['single']
 
   const submit = async (): Promise<void> => {
-    const { single, left, right, aided, valid, watched, note, faults, region, exitId } = values
+    const { single, left, right, ...seen } = values
     const replaces = corrects?.id ?? null
     const typed = check.side === 'each' ? { left, right } : { single }
-    const stored = await save({
-      ...{
-        aided,
-        valid,
-        watched,
-        note,
-        faults,
-        region,
-        exitId,
-        typed,
-        studentId,
-        checkId: check.id,
-        replaces,
-      },
-    })
-    if (!stored) return
-    setValues(empty)
+    if (!(await save({ ...seen, typed, studentId, checkId: check.id, replaces }))) return
+    change(empty)
     onSaved()
   }
   return (
@@ -75,9 +58,7 @@ export function CheckForm({ studentId, check, spans, exits, wayOut, corrects, on
             key={key}
             check={check}
             label={labelOf(check, key, wording)}
-            value={values[key]}
-            error={problemOf(`typed.${key}`)}
-            onChange={(value) => change({ [key]: value })}
+            bound={{ ...field(key), error: problemOf(`typed.${key}`) }}
           />
         ))}
       </Group>
@@ -107,20 +88,12 @@ export function CheckForm({ studentId, check, spans, exits, wayOut, corrects, on
           {check.unit}.
         </Text>
       ) : null}
-      <Checkbox
-        label="Shape kept to the end"
-        description={check.valid}
-        checked={values.valid}
-        onChange={(e) => change({ valid: e.currentTarget.checked })}
-      />
+      <Checkbox label="Shape kept to the end" description={check.valid} {...tick('valid')} />
       <ResultEnd
-        values={values}
+        {...{ field, tick, busy }}
         aidLabel="With an aid"
-        noteProblem={problemOf('note')}
-        busy={busy}
         corrects={corrects !== null}
         stored={saved > 0 && keys.every((key) => values[key] === '')}
-        onChange={change}
       >
         {corrects && corrects.was.faults.length > 0 ? (
           <Chip.Group multiple value={values.faults} onChange={(faults) => change({ faults })}>
@@ -143,19 +116,7 @@ function labelOf(check: ReadinessCheck, key: Key, wording: Wording): string {
   return check.kind === 'yes-no' || check.kind === 'level' ? side : `${side}, ${unitOf(check, wording)}`
 }
 
-function ValueField({
-  check,
-  label,
-  value,
-  error,
-  onChange,
-}: {
-  check: ReadinessCheck
-  label: string
-  value: string
-  error: string | undefined
-  onChange: (value: string) => void
-}) {
+function ValueField({ check, label, bound }: { check: ReadinessCheck; label: string; bound: Bound }) {
   if (check.kind === 'yes-no' || check.levels) {
     const data = check.levels
       ? check.levels.map((text, i) => ({ value: String(i), label: `${i} · ${text}` }))
@@ -168,19 +129,10 @@ function ValueField({
         label={label}
         placeholder="Choose"
         data={data}
-        value={value === '' ? null : value}
-        error={error}
-        onChange={(picked) => onChange(picked ?? '')}
+        {...bound}
+        onChange={(picked) => bound.onChange(picked ?? '')}
       />
     )
   }
-  return (
-    <TextInput
-      label={label}
-      inputMode="decimal"
-      value={value}
-      error={error}
-      onChange={(e) => onChange(e.currentTarget.value)}
-    />
-  )
+  return <TextInput label={label} inputMode="decimal" {...bound} />
 }

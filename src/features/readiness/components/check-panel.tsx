@@ -56,7 +56,7 @@ export function CheckPanel({
         >
           <Group>
             <Text>The earlier entry stays in the record, replaced by this one.</Text>
-            <Button size="sm" variant="default" onClick={finish}>
+            <Button size="sm" onClick={finish}>
               Leave it as it was
             </Button>
           </Group>

@@ -82,14 +82,12 @@ export function CheckRound({ data }: { data: RoundData }) {
           />
         ) : null}
         {isHold ? (
-          <Button size="lg" onClick={toggle}>
+          <Button variant="filled" size="lg" onClick={toggle}>
             {running ? 'End the hold' : 'Start everybody'}
           </Button>
         ) : null}
         {isHold ? <Clock started={round.started} /> : null}
-        <Button variant="default" onClick={round.swap}>
-          Swap: watchers do
-        </Button>
+        <Button onClick={round.swap}>Swap: watchers do</Button>
         <Text role="status" c="dimmed">
           {recorded} of {data.people.length} recorded
         </Text>

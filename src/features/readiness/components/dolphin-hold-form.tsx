@@ -2,12 +2,12 @@
 
 import { Button, Checkbox, Chip, Group, Text, TextInput } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
-import { useState } from 'react'
 import { formatClock } from '@/core/units'
 import { FormShell } from '@/ui/form-shell'
 import { useStopwatch } from '@/device/use-stopwatch'
 import type { HistoryEntry } from '../person-queries'
 import { ResultEnd } from './result-end'
+import { useBound } from '../../use-form'
 import { useEntry } from './use-entry'
 
 type Props = {
@@ -32,11 +32,11 @@ const EMPTY = {
 
 /** The dolphin hold: stopwatch or typed, then what was seen. */
 export function DolphinHoldForm({ studentId, breathS, faults, corrects, onSaved }: Props) {
-  const [values, setValues] = useState(corrects ? asItWas(corrects) : EMPTY)
   const replaces = corrects?.id ?? null
   const watch = useStopwatch()
   const { busy, problemOf, save, saved } = useEntry()
-  const change = (part: Partial<typeof EMPTY>): void => setValues((all) => ({ ...all, ...part }))
+  const first = corrects ? asItWas(corrects) : EMPTY
+  const { values, change, field, tick } = useBound(first, problemOf)
 
   const toggle = (): void => {
     if (!watch.running) {
@@ -72,13 +72,14 @@ export function DolphinHoldForm({ studentId, breathS, faults, corrects, onSaved 
       ],
     })
     if (!stored) return
-    setValues(EMPTY)
+    change(EMPTY)
     watch.reset()
     onSaved()
   }
   return (
     <FormShell maxWidth={560} problem={problemOf('')} onSubmit={submit}>
       <Button
+        variant="filled"
         size="xl"
         h={96}
         fz={34}
@@ -95,9 +96,8 @@ export function DolphinHoldForm({ studentId, breathS, faults, corrects, onSaved 
         <TextInput
           label="Seconds"
           inputMode="decimal"
-          value={values.seconds}
+          {...field('seconds')}
           error={problemOf('typed.single')}
-          onChange={(e) => change({ seconds: e.currentTarget.value })}
         />
         <TextInput
           label="or breaths"
@@ -108,24 +108,13 @@ export function DolphinHoldForm({ studentId, breathS, faults, corrects, onSaved 
           onChange={(e) => change({ breaths: e.currentTarget.value, seconds: '' })}
         />
       </Group>
-      <Checkbox
-        label="Head stayed clear"
-        checked={values.headClear}
-        onChange={(e) => change({ headClear: e.currentTarget.checked })}
-      />
-      <Checkbox
-        label="Elbows stayed in"
-        checked={values.elbowsIn}
-        onChange={(e) => change({ elbowsIn: e.currentTarget.checked })}
-      />
+      <Checkbox label="Head stayed clear" {...tick('headClear')} />
+      <Checkbox label="Elbows stayed in" {...tick('elbowsIn')} />
       <ResultEnd
-        values={values}
+        {...{ field, tick, busy }}
         aidLabel="With a strap or block"
-        noteProblem={problemOf('note')}
-        busy={busy}
         corrects={replaces !== null}
         stored={saved > 0 && values.seconds === ''}
-        onChange={change}
       >
         <Chip.Group multiple value={values.faults} onChange={(ids) => change({ faults: ids })}>
           <Group gap="xs" role="group" aria-label="Faults seen">

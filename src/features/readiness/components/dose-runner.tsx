@@ -32,7 +32,7 @@ export function DoseRunner({ parts }: { parts: readonly DosePart[] }) {
   if (at === null || at >= parts.length)
     return (
       <Group className="no-print">
-        <Button size="lg" mih={56} onClick={() => go(0)}>
+        <Button variant="filled" size="lg" mih={56} onClick={() => go(0)}>
           {at === null ? 'Run it' : 'Once more'}
         </Button>
         <Text role="status">{at === null ? '' : 'Done. Rest a moment.'}</Text>
@@ -49,10 +49,10 @@ export function DoseRunner({ parts }: { parts: readonly DosePart[] }) {
         </Text>
       )}
       <Group>
-        <Button size="lg" mih={56} onClick={() => go(at + 1)}>
+        <Button variant="filled" size="lg" mih={56} onClick={() => go(at + 1)}>
           {left === null ? 'Done' : 'Next'}
         </Button>
-        <Button size="lg" mih={56} variant="default" onClick={() => go(parts.length)}>
+        <Button size="lg" mih={56} onClick={() => go(parts.length)}>
           Stop
         </Button>
         <Text c="dimmed">

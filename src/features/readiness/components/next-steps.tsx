@@ -22,9 +22,7 @@ export function NextSteps({ next }: { next: Steps }) {
       )}
       {parts.map((p) => (
         <div key={p.title}>
-          <Title order={3} fz="md">
-            {p.title}
-          </Title>
+          <Title order={3}>{p.title}</Title>
           <List>
             {p.lines.map((line) => (
               <ListItem key={line}>{line}</ListItem>
@@ -34,9 +32,7 @@ export function NextSteps({ next }: { next: Steps }) {
       ))}
       {next.faults.map((fault) => (
         <div key={fault.name}>
-          <Title order={3} fz="md">
-            {fault.name}
-          </Title>
+          <Title order={3}>{fault.name}</Title>
           <Text>{fault.text}</Text>
         </div>
       ))}

@@ -1,8 +1,9 @@
 'use client'
 
-import { Button, Group, Stack, Text, Title } from '@mantine/core'
+import { Button, Group, Stack, Text } from '@mantine/core'
 import { FormProblem } from '@/ui/form-problem'
 import { TextLink } from '@/ui/text-link'
+import { Section } from '@/ui/section'
 import { useFact } from '../../use-fact'
 import type { BoardData, Offer } from '../board-queries'
 
@@ -10,10 +11,7 @@ import type { BoardData, Offer } from '../board-queries'
 export function OffersToLookAt({ offers }: Pick<BoardData, 'offers'>) {
   if (offers.length === 0) return null
   return (
-    <section aria-labelledby="offers" className="card">
-      <Title order={2} id="offers" fz="lg">
-        New offers to look at
-      </Title>
+    <Section title="New offers to look at" className="card">
       <Text c="dimmed" size="sm" mb="xs">
         First solo kicks, free balances and head loads: no plan has them before you have looked.
       </Text>
@@ -22,7 +20,7 @@ export function OffersToLookAt({ offers }: Pick<BoardData, 'offers'>) {
           <Line key={`${offer.studentId} ${offer.stageId}`} offer={offer} />
         ))}
       </Stack>
-    </section>
+    </Section>
   )
 }
 
@@ -42,7 +40,7 @@ function Line({ offer }: { offer: Offer }) {
         {offer.answered === '' ? '' : `. ${offer.answered}`}
       </Text>
       <FormProblem message={problemOf('')} />
-      <Button variant="default" disabled={busy} onClick={() => answer('accept')}>
+      <Button disabled={busy} onClick={() => answer('accept')}>
         Looked: go ahead
       </Button>
       <Button variant="subtle" c="var(--ink)" disabled={busy} onClick={() => answer('hold-back')}>

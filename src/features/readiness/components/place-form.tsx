@@ -35,7 +35,7 @@ export function PlaceForm({
           value={stageId}
           onChange={setStageId}
         />
-        <Button variant="default" loading={busy} disabled={stageId === null} onClick={() => place(stageId)}>
+        <Button loading={busy} disabled={stageId === null} onClick={() => place(stageId)}>
           Place here
         </Button>
         {placed ? (

@@ -58,14 +58,19 @@ export function RoundLane(props: Props) {
       {result && running ? (
         <Group className={classes.came ?? ''} justify="space-between" wrap="nowrap">
           <Came {...props} result={result} />
-          <Button variant="default" mih={44} onClick={props.onUndo}>
+          <Button mih={44} onClick={props.onUndo}>
             Undo
           </Button>
         </Group>
       ) : result ? (
         <Recorded {...props} result={result} />
       ) : isHold ? (
-        <Button className={classes.stop ?? ''} disabled={!running || sideKept} onClick={onTap}>
+        <Button
+          variant="filled"
+          className={classes.stop ?? ''}
+          disabled={!running || sideKept}
+          onClick={onTap}
+        >
           {sideKept && oneSide ? keptSide(oneSide) : 'Hand up'}
         </Button>
       ) : (
@@ -151,9 +156,7 @@ function Recorded({ check, result, onMark, onUndo }: Props & { result: LaneResul
           </Chip>
         </Group>
       </details>
-      <Button variant="default" onClick={onUndo}>
-        Undo
-      </Button>
+      <Button onClick={onUndo}>Undo</Button>
     </>
   )
 }

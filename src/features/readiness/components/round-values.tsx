@@ -23,10 +23,10 @@ export function RoundValues(props: Props) {
 function YesNo({ onRecord }: Props) {
   return (
     <Group grow>
-      <Button variant="default" mih={64} onClick={() => onRecord({ single: '1' })}>
+      <Button mih={64} onClick={() => onRecord({ single: '1' })}>
         Yes
       </Button>
-      <Button variant="default" mih={64} onClick={() => onRecord({ single: '0' })}>
+      <Button mih={64} onClick={() => onRecord({ single: '0' })}>
         Not yet
       </Button>
     </Group>
@@ -78,20 +78,18 @@ function Reps({ onRecord }: Props) {
   const [reps, setReps] = useState(0)
   return (
     <Group gap={6} wrap="nowrap">
-      <Button
-        variant="default"
-        mih={64}
-        px="sm"
-        aria-label="One less"
-        disabled={reps === 0}
-        onClick={() => setReps(reps - 1)}
-      >
+      <Button mih={64} px="sm" aria-label="One less" disabled={reps === 0} onClick={() => setReps(reps - 1)}>
         −
       </Button>
-      <Button variant="default" mih={64} flex={1} onClick={() => setReps(reps + 1)}>
+      <Button mih={64} flex={1} onClick={() => setReps(reps + 1)}>
         {reps} · one more
       </Button>
-      <Button mih={64} disabled={reps === 0} onClick={() => onRecord({ single: String(reps) })}>
+      <Button
+        variant="filled"
+        mih={64}
+        disabled={reps === 0}
+        onClick={() => onRecord({ single: String(reps) })}
+      >
         Keep
       </Button>
     </Group>
@@ -125,6 +123,7 @@ function Values({ check, person, onRecord }: Props) {
           />
         ))}
         <Button
+          variant="filled"
           mih={44}
           disabled={keys.some((k) => (typed[k] ?? '') === '')}
           onClick={() => onRecord(withUnit(check, typed, wording))}

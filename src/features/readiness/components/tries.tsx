@@ -1,7 +1,8 @@
 'use client'
 
-import { Button, Table, Text, Title } from '@mantine/core'
+import { Button, Table, Text } from '@mantine/core'
 import { FormProblem } from '@/ui/form-problem'
+import { Section } from '@/ui/section'
 import { useFact } from '../../use-fact'
 import type { TryEntry } from '../person-queries'
 
@@ -13,10 +14,7 @@ export function Tries({ studentId, tries }: { studentId: string; tries: readonly
   if (tries.length === 0) return null
   const [first, rest] = [tries.slice(0, SHOWN), tries.slice(SHOWN)]
   return (
-    <section aria-label="Tries">
-      <Title order={2} fz="xl" mb="xs">
-        Tries
-      </Title>
+    <Section title="Tries" fz="xl" mb="xs">
       <Rows studentId={studentId} tries={first} />
       {rest.length === 0 ? null : (
         <details>
@@ -24,7 +22,7 @@ export function Tries({ studentId, tries }: { studentId: string; tries: readonly
           <Rows studentId={studentId} tries={rest} />
         </details>
       )}
-    </section>
+    </Section>
   )
 }
 

@@ -1,22 +1,12 @@
 'use client'
 
-import {
-  Button,
-  Checkbox,
-  Chip,
-  Group,
-  MultiSelect,
-  SegmentedControl,
-  Select,
-  Text,
-  TextInput,
-} from '@mantine/core'
+import { Checkbox, Chip, Group, MultiSelect, SegmentedControl, Select, Text, TextInput } from '@mantine/core'
 import { useRef, useState } from 'react'
 import { ENDED_WORD, HELP_WORD, LEVEL_WORD, OUTCOME_OF_TRY } from '@/core/words/attempt'
 import type { Stamp } from '@/core/facts/stamp'
 import { newStamp } from '@/device/facts'
-import { FormShell } from '@/ui/form-shell'
-import { useSubmit } from '../../use-submit'
+import { FormEnd, FormShell } from '@/ui/form-shell'
+import { useForm } from '../../use-form'
 import { logTry } from '../actions'
 import type { PersonReadiness, TryStage } from '../person-queries'
 
@@ -57,15 +47,15 @@ export function TryForm({
   const [stageId, setStageId] = useState(startAt)
   const [setupId, setSetupId] = useState<string | null>(null)
   const [inTurns, setInTurns] = useState(false)
-  const [typed, setTyped] = useState(EMPTY)
   const [saved, setSaved] = useState(0)
-  const { busy, problemOf, send } = useSubmit(logTry)
+  const { values: typed, change, field, tick, busy, problemOf, send } = useForm(EMPTY, logTry)
+  // These show no sentence of their own.
+  const control = (name: 'outcome' | 'level') => ({ ...field(name), error: undefined })
   const stage = stages.find((s) => s.id === stageId)
   if (!stage) return null
   const setup = stage.setups.find((s) => s.id === setupId) ?? stage.setups[0]
   const barer = stage.setups.find((s) => setup?.less.includes(s.id))
   const fuller = stage.setups.find((s) => setup !== undefined && s.less.includes(setup.id))
-  const change = (part: Partial<Typed>): void => setTyped((all) => ({ ...all, ...part }))
 
   const submit = async (): Promise<void> => {
     stamp.current ??= await newStamp()
@@ -118,29 +108,13 @@ export function TryForm({
           onChange={(e) => setInTurns(e.currentTarget.checked)}
         />
       ) : null}
-      <SegmentedControl
-        aria-label="What came of it"
-        data={choices(OUTCOME_OF_TRY)}
-        value={typed.outcome}
-        onChange={(outcome) => change({ outcome })}
-      />
+      <SegmentedControl aria-label="What came of it" data={choices(OUTCOME_OF_TRY)} {...control('outcome')} />
       {problemOf('outcome') ? <Text role="alert">{problemOf('outcome')}</Text> : null}
       {stage.leavesFloor ? (
-        <SegmentedControl
-          aria-label="How far it got"
-          data={choices(LEVEL_WORD)}
-          value={typed.level}
-          onChange={(level) => change({ level })}
-        />
+        <SegmentedControl aria-label="How far it got" data={choices(LEVEL_WORD)} {...control('level')} />
       ) : null}
       <Group grow align="flex-start">
-        <TextInput
-          label="Held, seconds"
-          inputMode="decimal"
-          value={typed.seconds}
-          error={problemOf('seconds')}
-          onChange={(e) => change({ seconds: e.currentTarget.value })}
-        />
+        <TextInput label="Held, seconds" inputMode="decimal" {...field('seconds')} />
         {stage.sided ? (
           <Select
             label="Leg leading"
@@ -150,31 +124,19 @@ export function TryForm({
               { value: 'left', label: 'Left' },
               { value: 'right', label: 'Right' },
             ]}
-            value={typed.lead}
-            onChange={(lead) => change({ lead: lead })}
+            {...field('lead')}
           />
         ) : null}
-        <Select
-          label="Help"
-          allowDeselect={false}
-          data={choices(HELP_WORD)}
-          value={typed.help}
-          onChange={(help) => change({ help: help as Typed['help'] })}
-        />
+        <Select label="Help" allowDeselect={false} data={choices(HELP_WORD)} {...field('help')} />
       </Group>
-      <Checkbox
-        label="Came out of it under control"
-        checked={typed.exitControlled}
-        onChange={(e) => change({ exitControlled: e.currentTarget.checked })}
-      />
+      <Checkbox label="Came out of it under control" {...tick('exitControlled')} />
       {typed.outcome === 'clean' ? null : (
         <Select
           label="What ended it"
           allowDeselect={false}
           description="Only the student’s own faults ever step anybody back."
           data={choices(ENDED_WORD)}
-          value={typed.endedBy}
-          onChange={(endedBy) => change({ endedBy: endedBy })}
+          {...field('endedBy')}
         />
       )}
       <Chip.Group multiple value={[...typed.faults]} onChange={(faults) => change({ faults })}>
@@ -192,15 +154,9 @@ export function TryForm({
         searchable
         maxValues={12}
         data={allFaults}
-        value={[...typed.faults]}
-        onChange={(faults) => change({ faults })}
+        {...field('faults')}
       />
-      <Group>
-        <Button type="submit" loading={busy}>
-          Save the try
-        </Button>
-        <Text role="status">{saved > 0 ? `${saved} saved here.` : ''}</Text>
-      </Group>
+      <FormEnd label="Save the try" busy={busy} said={saved > 0 ? `${saved} saved here.` : ''} />
     </FormShell>
   )
 }

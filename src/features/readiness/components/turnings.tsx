@@ -1,6 +1,7 @@
-import { Group, Stack, Text, Title } from '@mantine/core'
+import { Group, Stack, Text } from '@mantine/core'
 import { TextLink } from '@/ui/text-link'
 import { StatusMark } from '@/ui/status-mark'
+import { Section } from '@/ui/section'
 import type { TurningView } from '../person-queries'
 
 /** Turning points before the rest is folded away. */
@@ -12,10 +13,7 @@ export function Turnings({ turnings, href }: { turnings: readonly TurningView[] 
   if (turnings.length < 2) return <Text c="dimmed">The answer has not changed yet.</Text>
   const [first, rest] = [turnings.slice(0, SHOWN), turnings.slice(SHOWN)]
   return (
-    <section className="card" aria-label="How the answer has changed">
-      <Title order={2} fz="lg" mb="xs">
-        How the answer has changed
-      </Title>
+    <Section title="How the answer has changed" className="card" mb="xs">
       <Points points={first} />
       {rest.length === 0 ? null : (
         <details>
@@ -23,7 +21,7 @@ export function Turnings({ turnings, href }: { turnings: readonly TurningView[] 
           <Points points={rest} />
         </details>
       )}
-    </section>
+    </Section>
   )
 }
 

@@ -21,7 +21,7 @@ export function NameOrDrop({ id, name }: { id: string; name: string }) {
         error={problemOf('name') || problemOf('')}
         onChange={(e) => setNext(e.currentTarget.value)}
       />
-      <Button variant="default" loading={busy} onClick={() => void send({ id, name: next })}>
+      <Button loading={busy} onClick={() => void send({ id, name: next })}>
         Call it so
       </Button>
       <AskFirst

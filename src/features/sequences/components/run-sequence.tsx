@@ -54,13 +54,13 @@ export function RunSequence({ view }: { view: SequenceView }) {
         aria-label="How far through the sequence"
       />
       <Group>
-        <Button size="lg" mih={56} onClick={() => go(at + 1)}>
+        <Button variant="filled" size="lg" mih={56} onClick={() => go(at + 1)}>
           {left === null ? 'Done' : 'Next'}
         </Button>
-        <Button size="lg" mih={56} variant="default" disabled={at === 0} onClick={() => go(at - 1)}>
+        <Button size="lg" mih={56} disabled={at === 0} onClick={() => go(at - 1)}>
           Back
         </Button>
-        <Button size="lg" mih={56} variant="default" onClick={() => go(steps.length)}>
+        <Button size="lg" mih={56} onClick={() => go(steps.length)}>
           Stop
         </Button>
         <Text c="dimmed">
@@ -86,11 +86,11 @@ function Idle({ view, over, onRun }: { view: SequenceView; over: boolean; onRun:
   return (
     <Stack gap="xs" className="no-print">
       <Group>
-        <Button size="lg" mih={56} onClick={onRun}>
+        <Button variant="filled" size="lg" mih={56} onClick={onRun}>
           {over ? 'Once more' : 'Run it'}
         </Button>
         {over && !told ? (
-          <Button size="lg" mih={56} variant="default" loading={telling} onClick={() => void writeDown()}>
+          <Button size="lg" mih={56} loading={telling} onClick={() => void writeDown()}>
             Write down that they did it
           </Button>
         ) : null}

@@ -15,7 +15,7 @@ export function SequenceItems({ view }: { view: SequenceView }) {
       {view.items.map((item, i) => (
         <div key={`${item.part} ${item.name}`}>
           {view.items[i - 1]?.part === item.part ? null : (
-            <Title order={2} fz="lg" mt="sm" mb={4}>
+            <Title order={2} mt="sm" mb={4}>
               {item.partWord}
             </Title>
           )}

@@ -1,11 +1,11 @@
 'use client'
 
-import { Button, Group, NumberInput, Select, Stack, Text, TextInput, Title } from '@mantine/core'
+import { Group, NumberInput, Select, Text, TextInput } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
-import { FormProblem } from '@/ui/form-problem'
-import { useSubmit } from '../../use-submit'
+import { FormEnd, FormShell } from '@/ui/form-shell'
+import { useForm } from '../../use-form'
 import { beginSeries } from '../actions'
 import type { seriesList } from '../queries'
 
@@ -18,74 +18,40 @@ export function NewSeries({
   today,
 }: Pick<ReturnType<typeof seriesList>, 'groups' | 'families'> & { today: string }) {
   const router = useRouter()
-  const { busy, problemOf, send } = useSubmit(beginSeries)
   const [id] = useState(newId)
-  const [name, setName] = useState('')
-  const [groupId, setGroupId] = useState(groups[0]?.value ?? '')
-  const [family, setFamily] = useState(groups[0]?.towards ?? 'FS')
-  const [firstDay, setFirstDay] = useState(today)
-  const [weeks, setWeeks] = useState<number | string>(USUAL_WEEKS)
+  const [first] = groups
+  const empty = {
+    ...{ name: '', groupId: first?.value ?? '', family: first?.towards ?? ('FS' as const), firstDay: today },
+    weeks: USUAL_WEEKS as number | string,
+  }
+  const { values, change, field, busy, problemOf, send } = useForm(empty, beginSeries)
   const begin = async (): Promise<void> => {
-    const made = await send({ id, name, groupId, family, firstDay, weeks: Number(weeks) })
+    const made = await send({ ...values, id, weeks: Number(values.weeks) })
     if (made) router.push(`/progress/series/${made.id}`)
   }
   if (groups.length === 0)
     return <Text>A series is for a group that comes every week. Make one under Students first.</Text>
   return (
-    <form
-      aria-label="A new series"
-      className="card"
-      onSubmit={(event) => {
-        event.preventDefault()
-        void begin()
-      }}
-    >
-      <Stack gap="sm">
-        <Title order={2} fz="lg">
-          A new series
-        </Title>
-        <Group align="flex-start">
-          <TextInput
-            label="Name"
-            value={name}
-            error={problemOf('name')}
-            onChange={(e) => setName(e.currentTarget.value)}
-          />
-          <Select
-            label="Group"
-            data={groups}
-            value={groupId}
-            error={problemOf('groupId')}
-            onChange={(value) => {
-              setGroupId(value ?? '')
-              setFamily(groups.find((g) => g.value === value)?.towards ?? family)
-            }}
-          />
-          <Select
-            label="Towards"
-            data={families}
-            value={family}
-            onChange={(value) => setFamily(families.find((f) => f.value === value)?.value ?? 'FS')}
-          />
-          <TextInput
-            type="date"
-            label="First day"
-            value={firstDay}
-            error={problemOf('firstDay')}
-            onChange={(e) => setFirstDay(e.currentTarget.value)}
-          />
-          <NumberInput label="Weeks" w={110} value={weeks} error={problemOf('weeks')} onChange={setWeeks} />
-        </Group>
-        <Text c="dimmed">
-          What each week is about is proposed from what holds the group back today, and can be changed.
-        </Text>
-        <FormProblem message={problemOf('')} />
-        <Group>
-          <Button type="submit" loading={busy}>
-            Begin it
-          </Button>
-        </Group>
-      </Stack>
-    </form>
+    <FormShell title="A new series" problem={problemOf('')} onSubmit={begin}>
+      <Group align="flex-start">
+        <TextInput label="Name" {...field('name')} />
+        <Select
+          label="Group"
+          data={groups}
+          {...field('groupId')}
+          onChange={(groupId: string | null) => {
+            const towards = groups.find((g) => g.value === groupId)?.towards
+            change({ groupId: groupId ?? '', family: towards ?? values.family })
+          }}
+        />
+        <Select label="Towards" data={families} allowDeselect={false} {...field('family')} />
+        <TextInput type="date" label="First day" {...field('firstDay')} />
+        <NumberInput label="Weeks" w={110} {...field('weeks')} />
+      </Group>
+      <Text c="dimmed">
+        What each week is about is proposed from what holds the group back today, and can be changed.
+      </Text>
+      <FormEnd label="Begin it" busy={busy} />
+    </FormShell>
   )
 }

@@ -18,7 +18,7 @@ export function SeriesWeeks({ view }: { view: SeriesView }) {
         <section key={week.at} className="card" aria-label={`Week ${week.at + 1}`}>
           <Stack gap="xs">
             <Group justify="space-between">
-              <Title order={2} fz="lg">
+              <Title order={2}>
                 Week {week.at + 1}, {week.when}
               </Title>
               <Text c="dimmed">{STATE[week.state]}</Text>
@@ -59,9 +59,7 @@ function Classes({ week, groupId }: { week: WeekView; groupId: string }) {
   if (week.state === 'past') return <Text c="dimmed">No class was planned in this week.</Text>
   return (
     <Group>
-      <LinkButton href={`/plans/new?group=${groupId}`} variant="default">
-        Plan its class
-      </LinkButton>
+      <LinkButton href={`/plans/new?group=${groupId}`}>Plan its class</LinkButton>
     </Group>
   )
 }

@@ -1,6 +1,6 @@
 'use client'
 
-import { Alert, Group, Stack, Text, Title } from '@mantine/core'
+import { Alert, Group, Stack, Text } from '@mantine/core'
 import { memo } from 'react'
 import { helperForce } from '@/core/mechanics/helpers'
 import type { SetupSolution } from '@/core/setups/setup'
@@ -14,6 +14,7 @@ import {
   placementValue,
 } from '@/core/words/setup'
 import { TextLink } from '@/ui/text-link'
+import { Section } from '@/ui/section'
 import type { BenchPerson, SetupFacts } from '../queries'
 import classes from './bench.module.css'
 
@@ -52,10 +53,7 @@ export function BenchNumbers({ solution, person, wording }: Pick<Props, 'solutio
         </Text>
       ) : null}
       <PlacementTable solution={solution} wording={wording} />
-      <section aria-labelledby="steps">
-        <Title order={2} id="steps" fz="xl" mb={4}>
-          In this order
-        </Title>
+      <Section title="In this order" fz="xl" mb={4}>
         <Text c="dimmed" mb="xs">
           Fetch: {solution.props.map((prop) => describeProp(prop, wording)).join(' · ') || 'nothing'}
         </Text>
@@ -64,7 +62,7 @@ export function BenchNumbers({ solution, person, wording }: Pick<Props, 'solutio
             <li key={s.code}>{describeStep(s, wording)}</li>
           ))}
         </ol>
-      </section>
+      </Section>
     </Stack>
   )
 }
@@ -79,10 +77,7 @@ export const BenchSides = memo(function BenchSides({
 }: Omit<Props, 'person' | 'wording'> & { touch: BenchPerson['touch'] | undefined }) {
   return (
     <>
-      <section aria-labelledby="beside">
-        <Title order={2} id="beside" fz="xl" mb={4}>
-          Look for, and the way out
-        </Title>
+      <Section title="Look for, and the way out" fz="xl" mb={4}>
         {facts.lookFor === '' ? null : <Text>{facts.lookFor}</Text>}
         {facts.exit === '' ? null : (
           <Text>
@@ -99,7 +94,7 @@ export const BenchSides = memo(function BenchSides({
               <strong>{assist.name}:</strong> {assist.do} {effort(assist.id, solution)}
             </Text>
           ))}
-      </section>
+      </Section>
       <Neighbours solution={solution} labelOf={labelOf} onPick={onPick} />
     </>
   )
@@ -109,10 +104,7 @@ export const BenchSides = memo(function BenchSides({
 export function PlacementTable({ solution, wording }: Pick<Props, 'solution' | 'wording'>) {
   if (solution.placements.length === 0) return null
   return (
-    <section aria-labelledby="placements">
-      <Title order={2} id="placements" fz="xl">
-        Where things go
-      </Title>
+    <Section title="Where things go" fz="xl">
       <table className={classes.placements}>
         <tbody>
           {solution.placements.map((placement) => (
@@ -126,7 +118,7 @@ export function PlacementTable({ solution, wording }: Pick<Props, 'solution' | '
           ))}
         </tbody>
       </table>
-    </section>
+    </Section>
   )
 }
 

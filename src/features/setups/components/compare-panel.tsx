@@ -1,6 +1,6 @@
 'use client'
 
-import { Group, Select, SimpleGrid, Stack, Table, Text, Title } from '@mantine/core'
+import { Group, Select, SimpleGrid, Stack, Table, Text } from '@mantine/core'
 import { useState } from 'react'
 import type { Body } from '@/core/body/estimate'
 import type { Stock } from '@/core/props/stock'
@@ -12,6 +12,7 @@ import { describeCompared } from '@/core/words/figures'
 import { deg, length, percent, type Wording } from '@/core/words/number'
 import { describeScene } from '@/core/words/setup'
 import { SceneView } from '@/ui/scene/scene-view'
+import { Section } from '@/ui/section'
 import type { BenchBody, SetupFacts } from '../queries'
 import { solveForScreen, type Options } from './bench-state'
 import { OptionControl } from './option-control'
@@ -142,10 +143,7 @@ function Ways({ body, wording }: { body: Body; wording: Wording }) {
   const said = (value: number | null, as: (v: number) => string): string =>
     value === null ? 'not on this body' : as(value)
   return (
-    <section aria-labelledby="ways">
-      <Title order={2} id="ways" fz="xl">
-        Right angle at the wall: how the line is found
-      </Title>
+    <Section title="Right angle at the wall: how the line is found" fz="xl">
       <Table.ScrollContainer minWidth={520}>
         <Table verticalSpacing="xs">
           <Table.Thead>
@@ -176,6 +174,6 @@ function Ways({ body, wording }: { body: Body; wording: Wording }) {
           </Table.Tbody>
         </Table>
       </Table.ScrollContainer>
-    </section>
+    </Section>
   )
 }

@@ -1,6 +1,6 @@
 'use client'
 
-import { Stack, Text, Title } from '@mantine/core'
+import { Stack, Text } from '@mantine/core'
 import { memo } from 'react'
 import type { Body } from '@/core/body/estimate'
 import { rightBesideWrong, type BesideFigures } from '@/core/mechanics/beside'
@@ -9,6 +9,7 @@ import { figureValue } from '@/core/words/figures'
 import type { Wording } from '@/core/words/number'
 import { SIGN_WORD } from '@/core/words/signs'
 import { Figure } from '@/ui/figure/figure'
+import { Section } from '@/ui/section'
 import type { SetupFacts } from '../queries'
 import classes from './bench.module.css'
 
@@ -25,10 +26,7 @@ export const FaultsBeside = memo(function FaultsBeside({
   const drawn = facts.faults.map((fault) => ({ fault, pair: rightBesideWrong(fault.id, body) }))
   const told = drawn.filter(({ pair }) => !pair?.ok)
   return (
-    <section aria-labelledby="faults">
-      <Title order={2} id="faults" fz="xl" mb="xs">
-        What goes wrong here
-      </Title>
+    <Section title="What goes wrong here" fz="xl" mb="xs">
       {facts.faults.length === 0 ? <Text c="dimmed">Nothing that the practice names.</Text> : null}
       <div className={classes.tiles}>
         {drawn.map(({ fault, pair }) =>
@@ -47,7 +45,7 @@ export const FaultsBeside = memo(function FaultsBeside({
           <Words fault={fault} />
         </Stack>
       ))}
-    </section>
+    </Section>
   )
 })
 

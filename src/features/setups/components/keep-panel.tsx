@@ -66,19 +66,13 @@ export const KeepPanel = memo(function KeepPanel({
       <FormProblem message={keep.problemOf('') ?? drop.problemOf('')} />
       <Group gap="xs">
         {person ? (
-          <Button loading={keep.busy} onClick={() => void store()}>
+          <Button variant="filled" loading={keep.busy} onClick={() => void store()}>
             Keep for {person.name.split(' ')[0]}
           </Button>
         ) : null}
-        <LinkButton href={`/setups/card?${card.toString()}`} variant="default">
-          Card to print
-        </LinkButton>
-        <Button variant="default" onClick={() => void saveAs('svg')}>
-          Drawing as SVG
-        </Button>
-        <Button variant="default" onClick={() => void saveAs('png')}>
-          Drawing as PNG
-        </Button>
+        <LinkButton href={`/setups/card?${card.toString()}`}>Card to print</LinkButton>
+        <Button onClick={() => void saveAs('svg')}>Drawing as SVG</Button>
+        <Button onClick={() => void saveAs('png')}>Drawing as PNG</Button>
         <Text role="status">{said}</Text>
       </Group>
       {person && person.saved.length > 0 ? (

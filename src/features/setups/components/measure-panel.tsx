@@ -1,6 +1,6 @@
 'use client'
 
-import { List, Stack, Table, Text, Title } from '@mantine/core'
+import { List, Stack, Table, Text } from '@mantine/core'
 import { useMemo } from 'react'
 import type { Body, BodyInput } from '@/core/body/estimate'
 import { headRoom } from '@/core/body/head-room'
@@ -11,6 +11,7 @@ import { describeHeadRoom } from '@/core/words/head-room'
 import { segmentName } from '@/core/words/length'
 import { placementLabel } from '@/core/words/setup'
 import { TextLink } from '@/ui/text-link'
+import { Section } from '@/ui/section'
 import type { BenchPerson } from '../queries'
 
 type Props = {
@@ -33,10 +34,7 @@ export function MeasurePanel({ person, input, body, setupIds, labelOf, stock, wo
   })
   return (
     <Stack>
-      <section aria-labelledby="sheet">
-        <Title order={2} id="sheet" fz="xl">
-          Worth a tape
-        </Title>
+      <Section title="Worth a tape" fz="xl">
         <Text c="dimmed" mb="xs">
           {setupIds.length === 0
             ? 'What stands on the bench is closed to them: pick what they do instead.'
@@ -75,15 +73,12 @@ export function MeasurePanel({ person, input, body, setupIds, labelOf, stock, wo
             ))}
           </List>
         )}
-      </section>
-      <section aria-labelledby="head">
-        <Title order={2} id="head" fz="xl">
-          Can the arms carry the head?
-        </Title>
+      </Section>
+      <Section title="Can the arms carry the head?" fz="xl">
         {describeHeadRoom(room, wording).map((line) => (
           <Text key={line}>{line}</Text>
         ))}
-      </section>
+      </Section>
     </Stack>
   )
 }

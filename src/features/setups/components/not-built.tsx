@@ -33,13 +33,11 @@ export function NotBuilt({
       <Text>{refusal ?? 'Nothing here fits it.'}</Text>
       <Group mt="sm" role="group" aria-label="Instead">
         {near.map((id) => (
-          <Button key={id} variant="default" onClick={() => onPick(id)}>
+          <Button key={id} onClick={() => onPick(id)}>
             {labelOf(id)}
           </Button>
         ))}
-        <LinkButton href="/studio/cupboard" variant="default">
-          What is in the cupboard
-        </LinkButton>
+        <LinkButton href="/studio/cupboard">What is in the cupboard</LinkButton>
       </Group>
     </Alert>
   )

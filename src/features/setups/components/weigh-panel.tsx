@@ -88,9 +88,7 @@ export function WeighPanel({ person, input }: { person: BenchPerson | undefined;
           value={under}
           onChange={(e) => setUnder(e.currentTarget.value)}
         />
-        <Button variant="default" onClick={tryScale}>
-          Read the try-out scale
-        </Button>
+        <Button onClick={tryScale}>Read the try-out scale</Button>
       </Group>
       {shape && model ? (
         <OnScale
@@ -103,13 +101,11 @@ export function WeighPanel({ person, input }: { person: BenchPerson | undefined;
       {share === null ? null : <ShareSaid share={share} model={model} />}
       <FormProblem message={problemOf('') ?? forget.problemOf('')} />
       <Group>
-        <Button disabled={!person || !share?.ok} loading={busy} onClick={() => void keep()}>
+        <Button variant="filled" disabled={!person || !share?.ok} loading={busy} onClick={() => void keep()}>
           Keep the share{person ? ` for ${person.name.split(' ')[0] ?? ''}` : ''}
         </Button>
         {person && person.weighings.length > 0 ? (
-          <Button variant="default" onClick={() => void forget.send({ studentId: person.id })}>
-            Forget what was weighed
-          </Button>
+          <Button onClick={() => void forget.send({ studentId: person.id })}>Forget what was weighed</Button>
         ) : null}
         <Text role="status">{said}</Text>
       </Group>

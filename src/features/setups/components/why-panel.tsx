@@ -1,6 +1,6 @@
 'use client'
 
-import { Text, Title } from '@mantine/core'
+import { Text } from '@mantine/core'
 import { memo, useMemo } from 'react'
 import type { Body } from '@/core/body/estimate'
 import { pictureOf, viewOf } from '@/core/figure/picture'
@@ -11,6 +11,7 @@ import { whyHere } from '@/core/setups/why'
 import { describeBecause } from '@/core/words/figures'
 import type { Wording } from '@/core/words/number'
 import { Figure } from '@/ui/figure/figure'
+import { Section } from '@/ui/section'
 import classes from './bench.module.css'
 
 type Props = { solution: SetupSolution; body: Body; stock: Stock; wording: Wording }
@@ -32,10 +33,7 @@ export const WhyPanel = memo(function WhyPanel({ solution, body, stock, wording 
     [solution, options, body, stock],
   )
   return (
-    <section aria-labelledby="why">
-      <Title order={2} id="why" fz="xl" mb="xs">
-        What a little more or less does
-      </Title>
+    <Section title="What a little more or less does" fz="xl" mb="xs">
       {reasons.length === 0 ? (
         <Text c="dimmed">
           Nothing here moves a load or an angle by enough to feel: set it where it is comfortable.
@@ -64,6 +62,6 @@ export const WhyPanel = memo(function WhyPanel({ solution, body, stock, wording 
           })}
         </div>
       )}
-    </section>
+    </Section>
   )
 })

@@ -1,10 +1,11 @@
 'use client'
 
-import { Button, FileButton, Group, Tabs, Text, Textarea, TextInput } from '@mantine/core'
+import { Button, FileButton, Tabs, Textarea, TextInput } from '@mantine/core'
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
-import { FormShell } from '@/ui/form-shell'
+import { FormEnd, FormShell } from '@/ui/form-shell'
+import { useForm } from '../../use-form'
 import { useSubmit } from '../../use-submit'
 import { addOne, addPastedNames } from '../actions'
 
@@ -68,63 +69,38 @@ export function PasteNames() {
         }}
       />
       {text.trim() === '' ? null : <ReadsAs text={text} />}
-      <Group>
-        <Button type="submit" loading={busy}>
-          Add these people
-        </Button>
+      <FormEnd label="Add these people" {...{ busy, said }}>
         <FileButton
           accept=".csv,.txt,text/csv,text/plain"
           onChange={(file) => void file?.text().then(setText)}
         >
-          {(props) => (
-            <Button variant="default" {...props}>
-              Take names from a file
-            </Button>
-          )}
+          {(props) => <Button {...props}>Take names from a file</Button>}
         </FileButton>
-        <Text role="status">{said}</Text>
-      </Group>
+      </FormEnd>
     </FormShell>
   )
 }
 
 function AddOne() {
-  const [id, setId] = useState('')
-  const [name, setName] = useState('')
-  const [stature, setStature] = useState('')
+  const [id, setId] = useState(newId)
   const [said, setSaid] = useState('')
-  const { busy, problemOf, send } = useSubmit(addOne)
+  const { values, change, field, busy, problemOf, send } = useForm({ name: '', stature: '' }, addOne)
 
   const submit = async (): Promise<void> => {
-    const stable = id || newId()
-    setId(stable)
-    if (!(await send({ id: stable, name, stature }))) return
-    setSaid(`${name.trim()} added.`)
-    setId('')
-    setName('')
-    setStature('')
+    if (!(await send({ ...values, id }))) return
+    setSaid(`${values.name.trim()} added.`)
+    setId(newId())
+    change({ name: '', stature: '' })
   }
   return (
     <FormShell maxWidth={420} problem={problemOf('')} onSubmit={submit}>
-      <TextInput
-        label="Name"
-        value={name}
-        error={problemOf('name') ?? problemOf('id')}
-        onChange={(e) => setName(e.currentTarget.value)}
-      />
+      <TextInput label="Name" {...field('name')} error={problemOf('name') ?? problemOf('id')} />
       <TextInput
         label="Height"
         description="cm, or feet and inches such as 5'6&quot;. It can wait."
-        value={stature}
-        error={problemOf('stature')}
-        onChange={(e) => setStature(e.currentTarget.value)}
+        {...field('stature')}
       />
-      <Group>
-        <Button type="submit" loading={busy}>
-          Add
-        </Button>
-        <Text role="status">{said}</Text>
-      </Group>
+      <FormEnd label="Add" {...{ busy, said }} />
     </FormShell>
   )
 }

@@ -24,7 +24,7 @@ export function BreathTapper({ onMeasured }: { onMeasured: (seconds: number) => 
   }
   return (
     <Group gap="xs">
-      <Button variant="default" onClick={(event) => tap(event.timeStamp)}>
+      <Button onClick={(event) => tap(event.timeStamp)}>
         {count === 0 ? 'Time five breaths' : 'Tap at each in-breath'}
       </Button>
       <Text role="status">{count === 0 ? '' : `${count - 1} of ${BREATHS} breaths`}</Text>

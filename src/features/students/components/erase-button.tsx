@@ -16,9 +16,7 @@ export function EraseButton({ id, name, incidents }: { id: string; name: string;
   if (!asking)
     return (
       <Group>
-        <Button variant="default" onClick={() => setAsking(true)}>
-          Erase {name}
-        </Button>
+        <Button onClick={() => setAsking(true)}>Erase {name}</Button>
         <Text c="dimmed">Archiving keeps everything; erasing removes every fact and cannot be undone.</Text>
       </Group>
     )
@@ -40,6 +38,7 @@ export function EraseButton({ id, name, incidents }: { id: string; name: string;
       <FormProblem message={problemOf('')} />
       <Group>
         <Button
+          variant="filled"
           color="clay"
           loading={busy}
           onClick={() =>
@@ -50,9 +49,7 @@ export function EraseButton({ id, name, incidents }: { id: string; name: string;
         >
           Erase everything
         </Button>
-        <Button variant="default" onClick={() => setAsking(false)}>
-          Keep {name}
-        </Button>
+        <Button onClick={() => setAsking(false)}>Keep {name}</Button>
       </Group>
     </Stack>
   )

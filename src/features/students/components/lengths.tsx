@@ -51,7 +51,7 @@ export function Lengths({ stature, measured, onChange, problemOf, measuring }: P
   const type = (segment: SegmentName, typed: string): void => onChange({ ...measured, [segment]: typed })
   return (
     <div>
-      <Title order={2} fz="lg" mb={4}>
+      <Title order={2} mb={4}>
         What would a tape settle?
       </Title>
       {measuring.worth.length === 0 ? (

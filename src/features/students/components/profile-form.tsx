@@ -1,10 +1,10 @@
 'use client'
 
-import { Button, Grid, GridCol, Group, Stack, Text, TextInput } from '@mantine/core'
-import { useState } from 'react'
+import { Button, Grid, GridCol, Group, Stack, TextInput } from '@mantine/core'
 import type { SegmentName } from '@/core/body/anthropometry'
 import { FormProblem } from '@/ui/form-problem'
-import { FormShell } from '@/ui/form-shell'
+import { FormEnd, FormShell } from '@/ui/form-shell'
+import { useForm } from '../../use-form'
 import { useSubmit } from '../../use-submit'
 import { archive, saveStudent } from '../actions'
 import type { Measuring } from '../queries'
@@ -23,69 +23,34 @@ export type ProfileValues = {
 
 /** Name, height, breath, and the body with the lengths that were measured by hand; the rest are shown as estimates. */
 export function ProfileForm({ initial, measuring }: { initial: ProfileValues; measuring: Measuring }) {
-  const [values, setValues] = useState(initial)
-  const [saved, setSaved] = useState(false)
-  const { busy, problemOf, send } = useSubmit(saveStudent)
-  const change = (part: Partial<ProfileValues>): void => {
-    setSaved(false)
-    setValues((all) => ({ ...all, ...part }))
-  }
-  const submit = async (): Promise<void> => {
-    const { id, name, stature, breath, contact, measured } = values
-    const stored = await send({
-      id,
-      name,
-      stature,
-      breath,
-      contact,
-      measured,
-    })
-    setSaved(stored === true)
+  const { values, change, field, busy, problemOf, keep, said } = useForm(initial, saveStudent)
+  const submit = () => {
+    const { archived: _, ...profile } = values
+    return keep(profile)
   }
   return (
     <FormShell maxWidth={1180} problem={problemOf('') ?? problemOf('id')} onSubmit={submit}>
       <Grid gap="xl">
         <GridCol span={{ base: 12, md: 4 }}>
           <Stack>
-            <TextInput
-              label="Name"
-              value={values.name}
-              error={problemOf('name')}
-              onChange={(e) => change({ name: e.currentTarget.value })}
-            />
+            <TextInput label="Name" {...field('name')} />
             <TextInput
               label="Height"
               description="168, 1.68 m or 5'6&quot;"
               inputWrapperOrder={['label', 'input', 'description', 'error']}
-              value={values.stature}
-              error={problemOf('stature')}
-              onChange={(e) => change({ stature: e.currentTarget.value })}
+              {...field('stature')}
             />
             <Group align="flex-end">
-              <TextInput
-                label="One breath, seconds"
-                w={180}
-                inputMode="decimal"
-                value={values.breath}
-                error={problemOf('breath')}
-                onChange={(e) => change({ breath: e.currentTarget.value })}
-              />
+              <TextInput label="One breath, seconds" w={180} inputMode="decimal" {...field('breath')} />
               <BreathTapper onMeasured={(seconds) => change({ breath: String(seconds) })} />
             </Group>
             <TextInput
               label="Whom to ring"
               description="Name and number, for an emergency"
               inputWrapperOrder={['label', 'input', 'description', 'error']}
-              value={values.contact}
-              error={problemOf('contact')}
-              onChange={(e) => change({ contact: e.currentTarget.value })}
+              {...field('contact')}
             />
-            <Group>
-              <Button type="submit" loading={busy}>
-                Save profile
-              </Button>
-              <Text role="status">{saved ? 'Saved.' : ''}</Text>
-            </Group>
+            <FormEnd label="Save profile" {...{ busy, said }} />
           </Stack>
         </GridCol>
         <GridCol span={{ base: 12, md: 8 }}>
@@ -107,7 +72,7 @@ export function ArchiveButton({ id, name, archived }: { id: string; name: string
   return (
     <Stack gap="xs" align="flex-start">
       <FormProblem message={problemOf('')} />
-      <Button variant="default" loading={busy} onClick={() => void send({ id, back: archived })}>
+      <Button loading={busy} onClick={() => void send({ id, back: archived })}>
         {archived ? `Bring ${name} back` : `Archive ${name}`}
       </Button>
     </Stack>

@@ -32,9 +32,7 @@ export function BringIn({ isEmpty }: { isEmpty: boolean }) {
   return (
     <section className="card" aria-label="Bring a studio in">
       <Stack gap="sm" align="flex-start">
-        <Title order={2} fz="lg">
-          Bring a studio in
-        </Title>
+        <Title order={2}>Bring a studio in</Title>
         {taken ? (
           <Text role="status" fw={600}>
             {count(taken.rows, 'record')} brought in{taken.health ? ', health notes among them' : ''}.
@@ -60,7 +58,7 @@ export function BringIn({ isEmpty }: { isEmpty: boolean }) {
               />
             </Group>
             <FormProblem message={problemOf('')} />
-            <Button loading={busy} disabled={file === null} onClick={() => void bring()}>
+            <Button variant="filled" loading={busy} disabled={file === null} onClick={() => void bring()}>
               Bring it in
             </Button>
           </>

@@ -33,9 +33,7 @@ export function BringTable() {
   return (
     <section className="card" aria-label="Bring a table in">
       <Stack gap="sm" align="flex-start">
-        <Title order={2} fz="lg">
-          Bring a table in
-        </Title>
+        <Title order={2}>Bring a table in</Title>
         <Text>From any spreadsheet, saved as CSV. Nothing is stored before every row can be read.</Text>
         <SegmentedControl
           aria-label="What the table holds"
@@ -95,17 +93,15 @@ export function BringTable() {
                   Look through it
                 </Button>
                 {read && read.fresh > 0 ? (
-                  <Button onClick={() => void keep()}>Bring in {count(read.fresh, 'row')}</Button>
+                  <Button variant="filled" onClick={() => void keep()}>
+                    Bring in {count(read.fresh, 'row')}
+                  </Button>
                 ) : null}
               </Group>
             ) : (
               <Group>
                 <Progress w={220} value={100 * done} aria-label="How far it is" />
-                {done < 1 ? (
-                  <Button variant="default" onClick={stop}>
-                    Stop
-                  </Button>
-                ) : null}
+                {done < 1 ? <Button onClick={stop}>Stop</Button> : null}
               </Group>
             )}
             <Outcome problems={problems} read={read} kept={kept} />

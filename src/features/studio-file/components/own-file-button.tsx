@@ -15,7 +15,7 @@ export function OwnFileButton({ studentId, name }: { studentId: string; name: st
   }
   return (
     <Group>
-      <Button variant="default" loading={busy} onClick={() => void keep()}>
+      <Button loading={busy} onClick={() => void keep()}>
         A file for {name}
       </Button>
       <Text c="dimmed">Everything kept of them, for themselves; it asks for open health notes.</Text>

@@ -28,9 +28,7 @@ export function RestoreBackup() {
   return (
     <section className="card" aria-label="Put a backup back">
       <Stack gap="sm" align="flex-start">
-        <Title order={2} fz="lg">
-          Put a backup back
-        </Title>
+        <Title order={2}>Put a backup back</Title>
         {answer?.ok ? (
           <>
             <Text role="status" fw={600}>
@@ -44,6 +42,7 @@ export function RestoreBackup() {
               sheet, under House rules.
             </Text>
             <Button
+              variant="filled"
               onClick={() => {
                 // Every page kept here is of the empty studio.
                 router.refresh()
@@ -70,7 +69,7 @@ export function RestoreBackup() {
               onChange={setErased}
             />
             <FormProblem message={answer?.problems[0]?.message} />
-            <Button loading={busy} disabled={file === null} onClick={() => void restore()}>
+            <Button variant="filled" loading={busy} disabled={file === null} onClick={() => void restore()}>
               Put it back
             </Button>
           </>

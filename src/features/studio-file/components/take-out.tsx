@@ -39,9 +39,7 @@ export function TakeOut() {
   return (
     <section className="card" aria-label="Take it out">
       <Stack gap="sm" align="flex-start">
-        <Title order={2} fz="lg">
-          Take it out
-        </Title>
+        <Title order={2}>Take it out</Title>
         <Text>
           One file with everything: people, classes, plans, results, room and cupboard. It can be read with
           any editor, and goes back into an empty studio as it was.
@@ -74,13 +72,13 @@ export function TakeOut() {
           </Group>
         ) : null}
         <FormProblem message={problems.find((p) => p.path === '')?.message ?? csv.problemOf('')} />
-        <Button loading={busy} disabled={differs} onClick={() => void take()}>
+        <Button variant="filled" loading={busy} disabled={differs} onClick={() => void take()}>
           Take it all out
         </Button>
         <Text fw={600}>For a spreadsheet, without a word of health</Text>
         <Group>
           {SHEETS.map(([what, label]) => (
-            <Button key={what} variant="default" loading={csv.busy} onClick={() => void sheet(what)}>
+            <Button key={what} loading={csv.busy} onClick={() => void sheet(what)}>
               {label}
             </Button>
           ))}

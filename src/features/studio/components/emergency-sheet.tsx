@@ -6,7 +6,9 @@ import { CARD_LINES } from '@/core/words/emergency'
 export function EmergencySheet({ card, studio }: { card: EmergencyCard; studio: string }) {
   return (
     <section className="print-only" aria-hidden="true">
-      <Title order={2}>In an emergency · {studio}</Title>
+      <Title order={2} fz={26}>
+        In an emergency · {studio}
+      </Title>
       {CARD_LINES.map(({ key, label }) =>
         card[key] === '' ? null : (
           <Text key={key} fz="xl" mt="md">

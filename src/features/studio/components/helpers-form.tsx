@@ -1,9 +1,10 @@
 'use client'
 
-import { Button, Checkbox, Group, SimpleGrid, Stack, Switch, Text, TextInput, Title } from '@mantine/core'
+import { Checkbox, Group, SimpleGrid, Stack, Switch, TextInput, Title } from '@mantine/core'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
-import { FormProblem } from '@/ui/form-problem'
+import { FormEnd, FormShell } from '@/ui/form-shell'
+import { useForm } from '../../use-form'
 import { useSubmit } from '../../use-submit'
 import { removeHelper, saveHelper } from '../actions'
 import type { Helper } from '../queries'
@@ -50,58 +51,31 @@ function HelperCard({
   isNew: boolean
   onAdded: () => void
 }) {
-  const [values, setValues] = useState(helper)
-  const [saved, setSaved] = useState(false)
-  const save = useSubmit(saveHelper)
+  const { values, field, tick, busy, problemOf, keep, said } = useForm(helper, saveHelper)
   const remove = useSubmit(removeHelper)
-  const change = (part: Partial<Helper>): void => {
-    setSaved(false)
-    setValues((all) => ({ ...all, ...part }))
+  const submit = async (): Promise<void> => {
+    if ((await keep(values)) && isNew) onAdded()
   }
   return (
-    <Stack className="card" gap="sm" role="group" aria-label={isNew ? 'New helper' : helper.name}>
-      <FormProblem message={save.problemOf('') ?? remove.problemOf('')} />
+    <FormShell
+      className="card"
+      gap="sm"
+      label={isNew ? 'New helper' : helper.name}
+      problem={problemOf('') ?? remove.problemOf('')}
+      onSubmit={submit}
+    >
       <Group align="flex-end">
-        <TextInput
-          label="Name"
-          w={240}
-          value={values.name}
-          error={save.problemOf('name')}
-          onChange={(e) => change({ name: e.currentTarget.value })}
-        />
-        <Switch
-          label="Willing today"
-          mb={10}
-          checked={values.willing}
-          onChange={(e) => change({ willing: e.currentTarget.checked })}
-        />
+        <TextInput label="Name" w={240} {...field('name')} />
+        <Switch label="Willing today" mb={10} {...tick('willing')} />
       </Group>
-      <Checkbox.Group
-        label="Trained for"
-        value={values.trained}
-        error={save.problemOf('trained')}
-        onChange={(trained) => change({ trained })}
-      >
+      <Checkbox.Group label="Trained for" {...field('trained')}>
         <SimpleGrid cols={{ base: 1, xs: 2, md: 3 }} mt={6}>
           {assists.map((a) => (
             <Checkbox key={a.value} value={a.value} label={a.label} />
           ))}
         </SimpleGrid>
       </Checkbox.Group>
-      <Group>
-        <Button
-          variant={isNew ? 'filled' : 'default'}
-          loading={save.busy}
-          onClick={() =>
-            void save.send(values).then((ok) => {
-              setSaved(ok === true)
-              if (!ok) return
-              if (isNew) onAdded()
-            })
-          }
-        >
-          {isNew ? 'Add' : 'Save'}
-        </Button>
+      <FormEnd label={isNew ? 'Add' : 'Save'} variant={isNew ? 'filled' : 'default'} {...{ busy, said }}>
         {isNew ? null : (
           <AskFirst
             label="Take off the list"
@@ -109,8 +83,7 @@ function HelperCard({
             onSure={() => void remove.send({ id: helper.id })}
           />
         )}
-        <Text role="status">{saved ? 'Saved.' : ''}</Text>
-      </Group>
-    </Stack>
+      </FormEnd>
+    </FormShell>
   )
 }

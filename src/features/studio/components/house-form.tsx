@@ -1,15 +1,14 @@
 'use client'
 
-import { Button, Checkbox, Group, NumberInput, Stack, Text } from '@mantine/core'
-import { useState } from 'react'
+import { Checkbox, NumberInput, Stack } from '@mantine/core'
 import type { LoadTag } from '@/core/practice/schema'
-import { FormProblem } from '@/ui/form-problem'
-import { useSubmit } from '../../use-submit'
+import { FormEnd, FormShell } from '@/ui/form-shell'
+import { useForm } from '../../use-form'
 import { saveFloor } from '../actions'
 
 /** What nobody in this house may loosen. */
 export function HouseForm({
-  closed: initial,
+  closed,
   mostAttempts,
   loads,
 }: {
@@ -17,31 +16,22 @@ export function HouseForm({
   mostAttempts: number | null
   loads: readonly { value: string; label: string }[]
 }) {
-  const [closed, setClosed] = useState(initial)
-  const [most, setMost] = useState<number | string>(mostAttempts ?? '')
-  const [saved, setSaved] = useState(false)
-  const { busy, problemOf, send } = useSubmit(saveFloor)
-  const save = async (): Promise<void> => {
-    const ok = await send({
-      closed: closed.map((value) => {
+  const first = { closed, mostAttempts: (mostAttempts ?? '') as number | string }
+  const { values, field, busy, problemOf, keep, said } = useForm(first, saveFloor)
+  const save = () =>
+    keep({
+      closed: values.closed.map((value) => {
         const [tag = '', level = '3'] = value.split(' ')
         return { tag: tag as LoadTag, level: Number(level) as 1 | 2 | 3 }
       }),
-      mostAttempts: typeof most === 'number' ? most : null,
+      mostAttempts: typeof values.mostAttempts === 'number' ? values.mostAttempts : null,
     })
-    setSaved(ok === true)
-  }
   return (
-    <Stack maw={640}>
-      <FormProblem message={problemOf('')} />
+    <FormShell maxWidth={640} problem={problemOf('')} onSubmit={save}>
       <Checkbox.Group
         label="Not done in this room"
         description="By anybody, whatever has been shown or cleared"
-        value={closed}
-        onChange={(next) => {
-          setSaved(false)
-          setClosed(next)
-        }}
+        {...field('closed')}
       >
         <Stack gap="xs" mt="xs">
           {loads.map((load) => (
@@ -56,19 +46,9 @@ export function HouseForm({
         w={320}
         min={1}
         max={12}
-        value={most}
-        error={problemOf('mostAttempts')}
-        onChange={(value) => {
-          setSaved(false)
-          setMost(value)
-        }}
+        {...field('mostAttempts')}
       />
-      <Group>
-        <Button loading={busy} onClick={() => void save()}>
-          Save the house rules
-        </Button>
-        <Text role="status">{saved ? 'Saved.' : ''}</Text>
-      </Group>
-    </Stack>
+      <FormEnd label="Save the house rules" {...{ busy, said }} />
+    </FormShell>
   )
 }

@@ -53,9 +53,7 @@ export function PartFields({ room, id, onChange, onRemove }: Props) {
   if (title === '') return null
   return (
     <Stack className="card" gap="sm" role="group" aria-label={title}>
-      <Title order={2} fz="lg">
-        {title}
-      </Title>
+      <Title order={2}>{title}</Title>
       {bay ? (
         <>
           <OnWall part={bay} onChange={(next) => put({ bays: swap(room.bays, next) })} least={30} />
@@ -105,9 +103,7 @@ export function PartFields({ room, id, onChange, onRemove }: Props) {
           </Group>
         </>
       ) : null}
-      <Button variant="default" onClick={onRemove}>
-        Take {title.toLowerCase()} away
-      </Button>
+      <Button onClick={onRemove}>Take {title.toLowerCase()} away</Button>
     </Stack>
   )
 }

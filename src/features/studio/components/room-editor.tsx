@@ -1,6 +1,6 @@
 'use client'
 
-import { Button, Grid, GridCol, Group, List, ListItem, Stack, Text, Title } from '@mantine/core'
+import { Button, Grid, GridCol, Group, List, ListItem, Stack, Text } from '@mantine/core'
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { addPart, moveBy, removePart } from '@/core/room/edit'
 import { roomProblems, usableBays, type Room } from '@/core/room/room'
@@ -10,6 +10,7 @@ import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { RoomDrawing, type Handle } from '@/ui/room/room-drawing'
 import { useWording } from '@/ui/wording'
+import { Section } from '@/ui/section'
 import { useSubmit } from '../../use-submit'
 import { saveRoom } from '../actions'
 import { PartFields, RoomFields } from './part-fields'
@@ -63,20 +64,11 @@ export function RoomEditor({ initial }: { initial: Room }) {
           label={`The room from above: ${count(usableBays(room).length, 'usable bay')}, ${count(room.mats.length, 'mat')}`}
         />
         <Group mt="sm" gap="xs">
-          <Button variant="default" onClick={() => add('bay')}>
-            Add a bay
-          </Button>
-          <Button variant="default" onClick={() => add('mat')}>
-            Add a mat
-          </Button>
-          <Button variant="default" onClick={() => add('door')}>
-            Add a way out
-          </Button>
-          <Button variant="default" onClick={() => add('thing')}>
-            Add something in the way
-          </Button>
+          <Button onClick={() => add('bay')}>Add a bay</Button>
+          <Button onClick={() => add('mat')}>Add a mat</Button>
+          <Button onClick={() => add('door')}>Add a way out</Button>
+          <Button onClick={() => add('thing')}>Add something in the way</Button>
           <Button
-            variant="default"
             disabled={steps.length < 2}
             onClick={() => {
               setSteps((all) => all.slice(0, -1))
@@ -109,6 +101,7 @@ export function RoomEditor({ initial }: { initial: Room }) {
           <FormProblem message={problemOf('')} />
           <Group>
             <Button
+              variant="filled"
               loading={busy}
               onClick={() =>
                 void send(toMutable(room)).then((ok) => {
@@ -121,16 +114,13 @@ export function RoomEditor({ initial }: { initial: Room }) {
             <Text role="status">{saved && steps.length > 1 ? 'Saved.' : saved ? '' : 'Not saved yet.'}</Text>
           </Group>
           {care.length === 0 ? null : (
-            <section aria-labelledby="care">
-              <Title order={2} id="care" fz="lg">
-                Wants care
-              </Title>
+            <Section title="Wants care">
               <List>
                 {care.map((line) => (
                   <ListItem key={line}>{line}</ListItem>
                 ))}
               </List>
-            </section>
+            </Section>
           )}
         </Stack>
       </GridCol>

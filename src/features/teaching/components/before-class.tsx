@@ -51,7 +51,7 @@ export function BeforeClass({ classId, people, minutes, first, onStart }: Props)
           {left === 0 ? 'All six looked at.' : `${left} of ${FLOOR_CHECK.length} still to look at.`}
         </Text>
       </section>
-      <Button size="xl" mih={64} onClick={onStart}>
+      <Button variant="filled" size="xl" mih={64} onClick={onStart}>
         Start the class
       </Button>
       <SecondTablet classId={classId} />

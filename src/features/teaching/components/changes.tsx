@@ -1,5 +1,6 @@
-import { Group, List, ListItem, Stack, Text, Title } from '@mantine/core'
+import { Group, List, ListItem, Stack, Text } from '@mantine/core'
 import { StatusMark } from '@/ui/status-mark'
+import { Section } from '@/ui/section'
 import type { Change } from '../queries'
 
 /** Decisions that a class changed, with the reasons; the unchanged ones in a line. */
@@ -12,10 +13,7 @@ export function Changes({ changes }: { changes: readonly Change[] }) {
         <Text>No decision changed. What was seen is kept and counts towards the days asked for.</Text>
       ) : null}
       {changed.map(({ studentId, name, before, after, inputsErased }) => (
-        <section className="card" key={studentId} aria-label={name}>
-          <Title order={2} fz="xl">
-            {name}
-          </Title>
+        <Section key={studentId} title={name} className="card" fz="xl">
           <Group my="xs">
             <Group gap="xs">
               <Text c="dimmed">before</Text>
@@ -36,7 +34,7 @@ export function Changes({ changes }: { changes: readonly Change[] }) {
               <ListItem key={reason}>{reason}</ListItem>
             ))}
           </List>
-        </section>
+        </Section>
       ))}
       {same.length > 0 ? <Text c="dimmed">As before: {same.map((c) => c.name).join(', ')}.</Text> : null}
     </Stack>

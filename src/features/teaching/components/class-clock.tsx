@@ -95,7 +95,7 @@ export const ClockHands = memo(function ClockHands({
         >
           {paused ? 'Go on' : 'Pause'}
         </Button>
-        <Button size="md" mih={48} variant="default" disabled={paused} onClick={() => happen('more', at)}>
+        <Button size="md" mih={48} disabled={paused} onClick={() => happen('more', at)}>
           A minute more
         </Button>
         <SegmentedControl
@@ -118,7 +118,7 @@ export const ClockHands = memo(function ClockHands({
           {gives !== '' ? (
             <>
               <Text>To end in time: {gives}. Rest keeps its five minutes.</Text>
-              <Button size="md" mih={48} mt="xs" variant="default" onClick={() => happen('late', at)}>
+              <Button size="md" mih={48} mt="xs" onClick={() => happen('late', at)}>
                 Shorten it so
               </Button>
             </>

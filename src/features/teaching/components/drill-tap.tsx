@@ -36,6 +36,7 @@ export function DrillTap({ person, stage, drilling: { drilled, drill, undoDrill 
   return (
     <Group gap="xs">
       <Button
+        variant="filled"
         {...BIG}
         onClick={() => drill(person.id, stage.id, stage.drill)}
         aria-label={`${person.name}: did it`}
@@ -44,7 +45,6 @@ export function DrillTap({ person, stage, drilling: { drilled, drill, undoDrill 
       </Button>
       <Button
         {...BIG}
-        variant="default"
         // Nobody counts on the floor how much of it that was.
         onClick={() => drill(person.id, stage.id, null)}
         aria-label={`${person.name}: did a part of it`}

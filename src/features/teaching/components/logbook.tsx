@@ -47,7 +47,9 @@ export function Logbook({ log }: { log: Data }) {
           ))}
           <TextInput type="date" name="from" label="From" defaultValue={query.from ?? ''} />
           <TextInput type="date" name="to" label="To" defaultValue={query.to ?? ''} />
-          <Button type="submit">Look</Button>
+          <Button variant="filled" type="submit">
+            Look
+          </Button>
         </Group>
       </form>
       {lines.length === 0 ? <Text mt="md">Nothing recorded that fits.</Text> : null}

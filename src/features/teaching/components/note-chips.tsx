@@ -40,7 +40,7 @@ export function NoteChips({ classId, studentId, name, kept, hidden }: Props) {
       )}
       <Group gap="xs" mt={4} role="group" aria-label={`A word about ${name}`}>
         {NOTE_CHIPS.filter((chip) => !said.has(chip)).map((chip) => (
-          <Button key={chip} size="compact-md" mih={44} variant="default" onClick={() => add(chip)}>
+          <Button key={chip} size="compact-md" mih={44} onClick={() => add(chip)}>
             {chip}
           </Button>
         ))}

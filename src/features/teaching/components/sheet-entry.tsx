@@ -1,6 +1,6 @@
 'use client'
 
-import { Button, Group, NumberInput, SegmentedControl, Text, Title } from '@mantine/core'
+import { Button, Group, NumberInput, SegmentedControl, Text } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import type { Stamp } from '@/core/facts/stamp'
@@ -10,6 +10,7 @@ import { count } from '@/core/words/number'
 import { newStamp } from '@/device/facts'
 import { useKept } from '@/device/use-log'
 import { FormProblem } from '@/ui/form-problem'
+import { Section } from '@/ui/section'
 import { useSubmit } from '../../use-submit'
 import { enterSheet } from '../sheet-actions'
 import type { SheetToEnter } from '../wrap-queries'
@@ -48,10 +49,7 @@ export function SheetEntry({ sheet }: { sheet: SheetToEnter }) {
   return (
     <>
       {sheet.people.map((person) => (
-        <section className="card" key={person.id} aria-label={person.name}>
-          <Title order={2} fz="lg">
-            {person.name}
-          </Title>
+        <Section key={person.id} title={person.name} className="card">
           {person.stages.length === 0 ? <Text c="dimmed">Drills only: nothing to enter.</Text> : null}
           {person.stages.map((stage) => (
             <Row
@@ -62,11 +60,18 @@ export function SheetEntry({ sheet }: { sheet: SheetToEnter }) {
               onBack={(last) => keep({ tries: tries.filter((_, i) => i !== tries.lastIndexOf(last)) })}
             />
           ))}
-        </section>
+        </Section>
       ))}
       <FormProblem message={problemOf('') ?? problemOf('tries')} />
       <Group>
-        <Button size="lg" mih={64} loading={busy} disabled={tries.length === 0} onClick={() => void store()}>
+        <Button
+          variant="filled"
+          size="lg"
+          mih={64}
+          loading={busy}
+          disabled={tries.length === 0}
+          onClick={() => void store()}
+        >
           {tries.length === 0 ? 'Store the sheet' : `Store ${count(tries.length, 'try', 'tries')}`}
         </Button>
         <Text role="status">{stored > 0 ? `${count(stored, 'try', 'tries')} stored.` : ''}</Text>
@@ -130,7 +135,6 @@ function Row({ person, stage, mine, onSeen, onBack }: RowProps) {
           key={seen}
           size="md"
           mih={44}
-          variant="default"
           aria-label={`${of}: ${SEEN_WORD[seen]}`}
           onClick={() => see(seen)}
         >

@@ -12,7 +12,6 @@ export function TakeBack({ id, studentId, name }: { id: string; studentId: strin
   return (
     <>
       <Button
-        variant="default"
         aria-label={`${name}: it was one try`}
         onClick={() =>
           void tell(

@@ -179,32 +179,22 @@ function Outcomes({
 }) {
   return (
     <Group gap="xs">
-      <Button {...BIG} disabled={isFaulty} onClick={() => mark('clean')} aria-label={`${person.name}: clean`}>
+      <Button
+        variant="filled"
+        {...BIG}
+        disabled={isFaulty}
+        onClick={() => mark('clean')}
+        aria-label={`${person.name}: clean`}
+      >
         Clean
       </Button>
-      <Button
-        {...BIG}
-        variant="default"
-        onClick={() => mark('not-yet')}
-        aria-label={`${person.name}: not yet`}
-      >
+      <Button {...BIG} onClick={() => mark('not-yet')} aria-label={`${person.name}: not yet`}>
         Not yet
       </Button>
-      <Button
-        {...BIG}
-        variant="default"
-        onClick={() => mark('fell-out')}
-        aria-label={`${person.name}: fell out of it`}
-      >
+      <Button {...BIG} onClick={() => mark('fell-out')} aria-label={`${person.name}: fell out of it`}>
         Fell out of it
       </Button>
-      <Button
-        {...BIG}
-        variant="default"
-        aria-expanded={stopping}
-        onClick={onStopping}
-        aria-label={`${person.name}: stopped`}
-      >
+      <Button {...BIG} aria-expanded={stopping} onClick={onStopping} aria-label={`${person.name}: stopped`}>
         Stopped
       </Button>
       {undo}

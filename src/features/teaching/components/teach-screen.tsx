@@ -52,7 +52,7 @@ export function TeachScreen({ data: given }: { data: TeachData }) {
     return (
       <Stack align="flex-start">
         <Text fz="xl">The class is over.</Text>
-        <Button size="xl" mih={64} component={Link} href={`/teach/${data.classId}/after`}>
+        <Button variant="filled" size="xl" mih={64} component={Link} href={`/teach/${data.classId}/after`}>
           See what changed
         </Button>
       </Stack>
@@ -151,11 +151,11 @@ const Onward = memo(function Onward({
 }) {
   return (
     <Group>
-      <Button size="lg" mih={64} onClick={() => goOn(happen, at, next)}>
+      <Button variant="filled" size="lg" mih={64} onClick={() => goOn(happen, at, next)}>
         {next < 0 ? 'End the class' : `Next: ${title}`}
       </Button>
       {at > 0 ? (
-        <Button size="lg" mih={64} variant="default" onClick={() => happen('block', at - 1)}>
+        <Button size="lg" mih={64} onClick={() => happen('block', at - 1)}>
           Back a block
         </Button>
       ) : null}

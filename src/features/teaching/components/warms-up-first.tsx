@@ -24,6 +24,7 @@ export function WarmsUpFirst({
         <Text size="sm">{drills}</Text>
       </div>
       <Button
+        variant="filled"
         {...BIG}
         onClick={() => owed.forEach(({ id }) => drill(person.id, id, null))}
         aria-label={`${person.name}: has warmed up`}

@@ -3,6 +3,7 @@ import type { WrapUp as Data } from '../wrap-queries'
 import { NoteChips } from './note-chips'
 import { TakeBack } from './take-back'
 import classes from './wrap-up.module.css'
+import { Section } from '@/ui/section'
 
 /** Two minutes after class: against the plan, what was seen, who went short, a word about each. */
 export function WrapUp({ data }: { data: Data }) {
@@ -10,9 +11,7 @@ export function WrapUp({ data }: { data: Data }) {
     <Stack>
       {data.twice.length === 0 ? null : (
         <section className="card" aria-label="Recorded twice">
-          <Title order={2} fz="lg">
-            One try or two? Two screens recorded the same at the same moment
-          </Title>
+          <Title order={2}>One try or two? Two screens recorded the same at the same moment</Title>
           {data.twice.map(({ id, studentId, line }) => (
             <Group key={id} mt="xs">
               <Text>{line}</Text>
@@ -21,10 +20,7 @@ export function WrapUp({ data }: { data: Data }) {
           ))}
         </section>
       )}
-      <section className="card" aria-label="Against the plan">
-        <Title order={2} fz="lg">
-          Against the plan
-        </Title>
+      <Section title="Against the plan" className="card">
         <ol className={classes.ran}>
           {data.blocks.map(({ title, ran }, i) => (
             <li key={`${i} ${title}`}>
@@ -38,12 +34,10 @@ export function WrapUp({ data }: { data: Data }) {
             {line}
           </Text>
         ))}
-      </section>
+      </Section>
       {data.next.length === 0 ? null : (
         <section className="card" aria-label="Next time">
-          <Title order={2} fz="lg">
-            Props next time
-          </Title>
+          <Title order={2}>Props next time</Title>
           <List>
             {data.next.map((line) => (
               <ListItem key={line}>{line}</ListItem>
@@ -51,10 +45,7 @@ export function WrapUp({ data }: { data: Data }) {
           </List>
         </section>
       )}
-      <section className="card" aria-label="A word about each">
-        <Title order={2} fz="lg">
-          A word about each
-        </Title>
+      <Section title="A word about each" className="card">
         {data.people.map(({ id, name, seen, notes }) => (
           <section key={id} aria-label={`${name}, in class`} className={classes.person}>
             <Text fw={650}>{name}</Text>
@@ -67,7 +58,7 @@ export function WrapUp({ data }: { data: Data }) {
             <NoteChips classId={data.classId} studentId={id} name={name} kept={notes} hidden={data.hidden} />
           </section>
         ))}
-      </section>
+      </Section>
     </Stack>
   )
 }

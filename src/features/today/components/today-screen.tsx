@@ -1,4 +1,4 @@
-import { Alert, Grid, GridCol, Stack, Text, Title } from '@mantine/core'
+import { Alert, Grid, GridCol, Stack, Text } from '@mantine/core'
 import type { ReactNode } from 'react'
 import { count } from '@/core/words/number'
 import { LinkButton } from '@/ui/link-button'
@@ -6,6 +6,7 @@ import { PageHead } from '@/ui/page-head'
 import { RoomDrawing } from '@/ui/room/room-drawing'
 import { SafetyLine } from '@/ui/safety-line'
 import { TextLink } from '@/ui/text-link'
+import { Section } from '@/ui/section'
 import type { TodayData } from '../queries'
 import { EmptyRoom } from './empty-start'
 import { Ribbon } from './ribbon'
@@ -35,7 +36,9 @@ export function TodayScreen({ data, addPeople, week }: Props) {
       <>
         <KeyLost words={data.keyLost} />
         <PageHead title="Nothing booked" lead={`${data.people} people and ${data.bays} wall bays are ready.`}>
-          <LinkButton href="/plans/new">Plan the next class</LinkButton>
+          <LinkButton variant="filled" href="/plans/new">
+            Plan the next class
+          </LinkButton>
         </PageHead>
         {week}
         <SafetyLine />
@@ -49,15 +52,15 @@ export function TodayScreen({ data, addPeople, week }: Props) {
         lead={`${data.when}, ${count(data.people, 'person', 'people')} booked, ${data.expected}`}
       >
         {data.planned ? (
-          <LinkButton href={`/teach/${data.id}`}>Take to class</LinkButton>
-        ) : (
-          <LinkButton href={`/plans/${data.id}`}>Look at the plan</LinkButton>
-        )}
-        {data.isToday ? (
-          <LinkButton href={`/teach/${data.id}/door`} variant="default">
-            At the door
+          <LinkButton variant="filled" href={`/teach/${data.id}`}>
+            Take to class
           </LinkButton>
-        ) : null}
+        ) : (
+          <LinkButton variant="filled" href={`/plans/${data.id}`}>
+            Look at the plan
+          </LinkButton>
+        )}
+        {data.isToday ? <LinkButton href={`/teach/${data.id}/door`}>At the door</LinkButton> : null}
       </PageHead>
       {week}
       <Ribbon parts={data.parts} href={`/plans/${data.id}`} />
@@ -65,21 +68,18 @@ export function TodayScreen({ data, addPeople, week }: Props) {
         <GridCol span={{ base: 12, lg: 3 }}>
           <Stack>
             {data.settle.length > 0 ? (
-              <section aria-labelledby="settle">
-                <Title order={2} id="settle" fz="xl">
-                  To settle first
-                </Title>
+              <Section title="To settle first" fz="xl">
                 <ul className={classes.settle}>
                   {data.settle.map((line) => (
                     <li key={line.text} className="card">
                       <Text>{line.text}</Text>
-                      <LinkButton href={line.href} variant="default" aria-label={`${line.do}: ${line.text}`}>
+                      <LinkButton href={line.href} aria-label={`${line.do}: ${line.text}`}>
                         {line.do}
                       </LinkButton>
                     </li>
                   ))}
                 </ul>
-              </section>
+              </Section>
             ) : (
               <Text>Nothing needs settling.</Text>
             )}

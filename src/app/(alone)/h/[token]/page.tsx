@@ -23,9 +23,7 @@ export default page<{ params: Promise<{ token: string }> }>(async (ctx, { params
         {found.name}, this week at home
       </Title>
       <HomeSheet sheet={found.sheet} />
-      <Title order={2} fz="lg">
-        How it went
-      </Title>
+      <Title order={2}>How it went</Title>
       <LinkTicks token={token} sheet={found.sheet} today={ctx.clock.today} />
       <Text size="sm">Your teacher sees your ticks. They change what comes next week, and nothing else.</Text>
     </Stack>

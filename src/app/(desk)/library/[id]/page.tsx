@@ -1,4 +1,4 @@
-import { Stack, Text, Title } from '@mantine/core'
+import { Stack, Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { Link } from '@/ui/link'
 import { notFound } from 'next/navigation'
@@ -15,6 +15,7 @@ import { PageHead } from '@/ui/page-head'
 import { PrintButton } from '@/ui/print-button'
 import { SaidLines } from '@/ui/said-lines'
 import { SafetyLine } from '@/ui/safety-line'
+import { Section } from '@/ui/section'
 
 export const metadata: Metadata = { title: 'Library' }
 
@@ -26,11 +27,13 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
   return (
     <article>
       <PageHead title={entry.name} lead={[entry.also, entry.kind].filter((t) => t !== '').join(' · ')}>
-        {entry.bench ? <LinkButton href={entry.bench}>Measure it on a body</LinkButton> : null}
+        {entry.bench ? (
+          <LinkButton variant="filled" href={entry.bench}>
+            Measure it on a body
+          </LinkButton>
+        ) : null}
         <PrintButton />
-        <LinkButton href="/library" variant="default">
-          Library
-        </LinkButton>
+        <LinkButton href="/library">Library</LinkButton>
       </PageHead>
       <div className={classes.page}>
         <SaidLines lines={entry.lines} />
@@ -40,10 +43,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
       {entry.parts.length === 0 ? null : <DoseRunner parts={entry.parts} />}
       <Stack mt="lg" gap="md">
         {entry.links.map(({ title, to }) => (
-          <section key={title} aria-label={title}>
-            <Title order={2} fz="lg">
-              {title}
-            </Title>
+          <Section key={title} title={title}>
             <ul className={classes.links}>
               {to.map((other) => (
                 <li key={other.id}>
@@ -54,7 +54,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
                 </li>
               ))}
             </ul>
-          </section>
+          </Section>
         ))}
       </Stack>
       {own?.built ? <BuiltOn id={id} built={own.built} /> : null}

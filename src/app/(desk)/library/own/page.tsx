@@ -18,9 +18,7 @@ export default page((ctx) => {
         lead="Plans, decisions and sheets here follow it. Each entry’s page has the practice’s own beside it, and the way back."
       >
         {entries.length === 0 ? null : <PracticeOut />}
-        <LinkButton href="/library" variant="default">
-          Library
-        </LinkButton>
+        <LinkButton href="/library">Library</LinkButton>
       </PageHead>
       {entries.length === 0 ? (
         <Text>

@@ -47,28 +47,18 @@ export default page<{
         title={plan.title}
         lead={`${plan.aim} · ${plan.dayLabel}, ${plan.startTime} · ${plan.minutes} min · ${plan.people} people · ${plan.bays} bays · fetch ${plan.pull || 'nothing'}`}
       >
-        {plan.planned ? <LinkButton href={`/teach/${id}`}>Take to class</LinkButton> : null}
         {plan.planned ? (
-          <LinkButton href={`/plans/${id}/sheet`} variant="default">
-            Printed sheet
+          <LinkButton variant="filled" href={`/teach/${id}`}>
+            Take to class
           </LinkButton>
         ) : null}
+        {plan.planned ? <LinkButton href={`/plans/${id}/sheet`}>Printed sheet</LinkButton> : null}
+        {plan.planned ? <LinkButton href={`/plans/${id}/cards`}>Cards and check list</LinkButton> : null}
+        <LinkButton href={`/teach/${id}/door`}>At the door</LinkButton>
         {plan.planned ? (
-          <LinkButton href={`/plans/${id}/cards`} variant="default">
-            Cards and check list
-          </LinkButton>
+          <LinkButton href={`/plans/new?from=${id}`}>Run it again another day</LinkButton>
         ) : null}
-        <LinkButton href={`/teach/${id}/door`} variant="default">
-          At the door
-        </LinkButton>
-        {plan.planned ? (
-          <LinkButton href={`/plans/new?from=${id}`} variant="default">
-            Run it again another day
-          </LinkButton>
-        ) : null}
-        <LinkButton href={`/studio/approaches?scope=class&id=${id}`} variant="default">
-          Ways of working
-        </LinkButton>
+        <LinkButton href={`/studio/approaches?scope=class&id=${id}`}>Ways of working</LinkButton>
         {plan.editable ? (
           <PlanAgain id={id} label={plan.planned ? 'Plan again from today' : 'Make the plan'} />
         ) : null}

@@ -1,4 +1,4 @@
-import { Grid, GridCol, List, ListItem, Stack, Text, Title } from '@mantine/core'
+import { Grid, GridCol, List, ListItem, Stack, Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { familyAsked } from '@/features/desk/families'
@@ -10,6 +10,7 @@ import { personProgress } from '@/features/progress/person-queries'
 import { ChoiceLinks } from '@/ui/choice-links'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
+import { Section } from '@/ui/section'
 
 export const metadata: Metadata = { title: 'Progress of one person' }
 
@@ -22,15 +23,9 @@ export default page<{ params: Promise<{ id: string }>; searchParams: Promise<{ f
     return (
       <>
         <PageHead title={`${found.name}, week by week`}>
-          <LinkButton href={`/progress/${id}/home`} variant="default">
-            Practice at home
-          </LinkButton>
-          <LinkButton href={`/progress/sequences?for=${id}`} variant="default">
-            Strength sequence
-          </LinkButton>
-          <LinkButton href={`/readiness/${id}?family=${found.family}`} variant="default">
-            What comes next
-          </LinkButton>
+          <LinkButton href={`/progress/${id}/home`}>Practice at home</LinkButton>
+          <LinkButton href={`/progress/sequences?for=${id}`}>Strength sequence</LinkButton>
+          <LinkButton href={`/readiness/${id}?family=${found.family}`}>What comes next</LinkButton>
         </PageHead>
         <ChoiceLinks
           label="Families"
@@ -49,16 +44,13 @@ export default page<{ params: Promise<{ id: string }>; searchParams: Promise<{ f
           <GridCol span={{ base: 12, lg: 8 }}>
             <Stack gap="sm">
               {still.length === 0 ? null : (
-                <section className="card" aria-label="Stands still">
-                  <Title order={2} fz="lg">
-                    Stands still
-                  </Title>
+                <Section title="Stands still" className="card">
                   <List>
                     {still.map((text) => (
                       <ListItem key={text}>{text}</ListItem>
                     ))}
                   </List>
-                </section>
+                </Section>
               )}
               <Measures measures={found.measures} />
             </Stack>
@@ -83,10 +75,7 @@ function drilledLine({ name, times, last }: { name: string; times: number; last:
 
 function Told({ title, empty, lines }: { title: string; empty: string; lines: readonly string[] }) {
   return (
-    <section className="card" aria-label={title}>
-      <Title order={2} fz="lg">
-        {title}
-      </Title>
+    <Section title={title} className="card">
       {lines.length === 0 ? (
         <Text c="dimmed">{empty}</Text>
       ) : (
@@ -96,6 +85,6 @@ function Told({ title, empty, lines }: { title: string; empty: string; lines: re
           ))}
         </List>
       )}
-    </section>
+    </Section>
   )
 }

@@ -39,12 +39,8 @@ export default page<{
   return (
     <>
       <PageHead title={person.name} lead="What has been shown, and what comes next?">
-        <LinkButton href={`/progress/${id}?family=${family}`} variant="default">
-          Week by week
-        </LinkButton>
-        <LinkButton href={`/students/${id}`} variant="default">
-          Profile
-        </LinkButton>
+        <LinkButton href={`/progress/${id}?family=${family}`}>Week by week</LinkButton>
+        <LinkButton href={`/students/${id}`}>Profile</LinkButton>
       </PageHead>
       <FamilyTabs id={id} families={person.families} current={family} />
       <StepPath {...path} href={(stepId) => `/readiness/${id}?family=${family}&step=${stepId}`} />

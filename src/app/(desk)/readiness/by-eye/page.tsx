@@ -21,9 +21,7 @@ export default page<{ searchParams: Promise<{ family?: string; who?: string; pag
     return (
       <>
         <PageHead title="Where does each one stand?" lead="By eye, as far as you know them; leave the rest.">
-          <LinkButton href={`/readiness?who=${data.who}`} variant="default">
-            Everybody’s readiness
-          </LinkButton>
+          <LinkButton href={`/readiness?who=${data.who}`}>Everybody’s readiness</LinkButton>
         </PageHead>
         <ChoiceLinks
           label="Families"

@@ -21,16 +21,12 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
         title={student.name}
         lead={student.archivedDay ? 'Archived.' : 'Whose body is being measured for?'}
       >
-        <LinkButton href={`/readiness/${id}`}>Readiness</LinkButton>
-        <LinkButton href={`/setups?student=${id}`} variant="default">
-          Setups
+        <LinkButton variant="filled" href={`/readiness/${id}`}>
+          Readiness
         </LinkButton>
-        <LinkButton href={`/studio/approaches?scope=student&id=${id}`} variant="default">
-          Ways of working
-        </LinkButton>
-        <LinkButton href={`/students/${id}/health`} variant="default">
-          Limits
-        </LinkButton>
+        <LinkButton href={`/setups?student=${id}`}>Setups</LinkButton>
+        <LinkButton href={`/studio/approaches?scope=student&id=${id}`}>Ways of working</LinkButton>
+        <LinkButton href={`/students/${id}/health`}>Limits</LinkButton>
       </PageHead>
       <ProfileForm
         key={`${id} ${ctx.studio.units}`}

@@ -22,9 +22,7 @@ export default page((ctx) => {
       <Text fz="lg">Name ______________________ Date ____________</Text>
       <Text>☐ I have read the list and none of it applies to me.</Text>
       <Text>☐ Gentler versions, please. No reason needed.</Text>
-      <Title order={2} fz="lg">
-        Or one by one
-      </Title>
+      <Title order={2}>Or one by one</Title>
       <List type="ordered" spacing="xs">
         {intakeQuestions(ctx).map((q) => (
           <ListItem key={q.id}>

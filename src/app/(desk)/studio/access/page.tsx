@@ -1,4 +1,4 @@
-import { Stack, Text, Title } from '@mantine/core'
+import { Stack, Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { AccountsCard } from '@/features/access/components/accounts-card'
 import { SignInsCard, TabletCard } from '@/features/access/components/sign-ins-card'
@@ -6,6 +6,7 @@ import { TrailTable } from '@/features/access/components/trail-table'
 import { accessView, trailView } from '@/features/access/queries'
 import { page } from '@/features/page'
 import { PageHead } from '@/ui/page-head'
+import { Section } from '@/ui/section'
 
 export const metadata: Metadata = { title: 'Who may sign in' }
 
@@ -21,17 +22,12 @@ export default page((ctx) => {
           <SignInsCard signIns={signIns} />
         </>
       )}
-      <section className="card" aria-label="The trail">
-        <Stack gap="sm">
-          <Title order={2} fz="lg">
-            The trail
-          </Title>
-          <Text c="dimmed">
-            It is added to and never changed. It says that something was opened, never what it said.
-          </Text>
-          <TrailTable lines={trailView(ctx)} withAbout />
-        </Stack>
-      </section>
+      <Section title="The trail" className="card" gap="sm">
+        <Text c="dimmed">
+          It is added to and never changed. It says that something was opened, never what it said.
+        </Text>
+        <TrailTable lines={trailView(ctx)} withAbout />
+      </Section>
     </Stack>
   )
 })

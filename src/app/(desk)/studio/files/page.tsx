@@ -16,12 +16,8 @@ export default page((ctx) => {
   return (
     <Stack>
       <PageHead title="What goes in and out?" lead="Yours to keep, to move and to read elsewhere">
-        <LinkButton href="/studio/api" variant="default">
-          Other programs
-        </LinkButton>
-        <LinkButton href="/studio/mailbox" variant="default">
-          Mailbox
-        </LinkButton>
+        <LinkButton href="/studio/api">Other programs</LinkButton>
+        <LinkButton href="/studio/mailbox">Mailbox</LinkButton>
       </PageHead>
       <TakeOut />
       <BringTable />

@@ -19,7 +19,9 @@ export default page((ctx) => {
         title="What went wrong, and what was done?"
         lead="Written the same day. Kept sealed, as your insurer or the law asks; reports are not rewritten."
       >
-        <LinkButton href="/studio/incidents/new">Write a report</LinkButton>
+        <LinkButton variant="filled" href="/studio/incidents/new">
+          Write a report
+        </LinkButton>
       </PageHead>
       <LayerBar open={open} withWord={ctx.studio.passHash !== null} openMs={LAYER_OPEN_MS} />
       {reports.length === 0 ? <Text>No report so far.</Text> : null}

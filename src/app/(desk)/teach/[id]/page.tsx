@@ -16,12 +16,8 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
   return (
     <>
       <PageHead title={data.title}>
-        <LinkButton href={`/teach/${id}/door`} variant="default">
-          Who came
-        </LinkButton>
-        <LinkButton href={`/teach/${id}/board`} variant="default">
-          Room display
-        </LinkButton>
+        <LinkButton href={`/teach/${id}/door`}>Who came</LinkButton>
+        <LinkButton href={`/teach/${id}/board`}>Room display</LinkButton>
       </PageHead>
       <TeachScreen key={id} data={data} />
       <SafetyLine />

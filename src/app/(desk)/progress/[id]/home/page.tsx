@@ -11,6 +11,7 @@ import { page } from '@/features/page'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { PrintButton } from '@/ui/print-button'
+import { Section } from '@/ui/section'
 
 export const metadata: Metadata = { title: 'Practice at home' }
 
@@ -22,9 +23,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
   return (
     <>
       <PageHead title={`${view.name}, at home`} lead={sheet ? `Made on ${sheet.madeLabel}` : undefined}>
-        <LinkButton href={`/progress/${id}`} variant="default">
-          Week by week
-        </LinkButton>
+        <LinkButton href={`/progress/${id}`}>Week by week</LinkButton>
         {sheet ? (
           <>
             <HomeFiles studentId={id} name={`${sheet.madeDay} at home`} />
@@ -42,7 +41,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
           {sheet ? (
             <section className="card" aria-label="This week’s sheet">
               <HomeSheet sheet={sheet} />
-              <Title order={2} fz="lg" mt="md" mb="xs">
+              <Title order={2} mt="md" mb="xs">
                 How it went
               </Title>
               <PaperTicks key={sheet.planId} studentId={id} sheet={sheet} today={ctx.clock.today} />
@@ -56,16 +55,13 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
         <GridCol span={{ base: 12, lg: 5 }} className="no-print">
           <Stack>
             {after.length === 0 ? null : (
-              <section className="card" aria-label="What this week says">
-                <Title order={2} fz="lg">
-                  What this week says
-                </Title>
+              <Section title="What this week says" className="card">
                 <List>
                   {after.map((line) => (
                     <ListItem key={line}>{line}</ListItem>
                   ))}
                 </List>
-              </section>
+              </Section>
             )}
             <HomeForm studentId={id} form={view.form} hasSheet={sheet !== null} />
             {sheet ? <HomeLink studentId={id} until={view.linkUntil} /> : null}

@@ -18,15 +18,9 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
       <PageHead title="What would settle most?" lead={`${data.title}: in pairs, one does, one watches.`} />
       <CheckRound data={data} />
       <Group mt="lg">
-        <LinkButton href={`/readiness/round/${id}/card`} variant="default">
-          Card to print
-        </LinkButton>
-        <LinkButton href={`/readiness/round/${id}/enter`} variant="default">
-          Copy a card in
-        </LinkButton>
-        <LinkButton href="/readiness" variant="default">
-          Everybody’s readiness
-        </LinkButton>
+        <LinkButton href={`/readiness/round/${id}/card`}>Card to print</LinkButton>
+        <LinkButton href={`/readiness/round/${id}/enter`}>Copy a card in</LinkButton>
+        <LinkButton href="/readiness">Everybody’s readiness</LinkButton>
       </Group>
     </>
   )

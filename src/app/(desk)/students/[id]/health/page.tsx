@@ -1,4 +1,4 @@
-import { Alert, Divider, List, ListItem, Stack, Text, Title } from '@mantine/core'
+import { Alert, Divider, List, ListItem, Stack, Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { ClearanceForm } from '@/features/health/components/clearance-form'
@@ -10,6 +10,7 @@ import { clearableLoads, healthView, limitsView, type HealthView } from '@/featu
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
+import { Section } from '@/ui/section'
 
 import { TrailTable } from '@/features/access/components/trail-table'
 import { trailOf, type TrailView } from '@/features/access/queries'
@@ -28,12 +29,8 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
   return (
     <Stack maw={860}>
       <PageHead title={limits.name} lead="What may be carried, what is changed, and what to do instead.">
-        <LinkButton href={`/students/${id}`} variant="default">
-          Profile
-        </LinkButton>
-        <LinkButton href={`/readiness/${id}`} variant="default">
-          Readiness
-        </LinkButton>
+        <LinkButton href={`/students/${id}`}>Profile</LinkButton>
+        <LinkButton href={`/readiness/${id}`}>Readiness</LinkButton>
       </PageHead>
       <LimitsPanel view={limits} />
       <LayerBar open={notes !== null} withWord={ctx.studio.passHash !== null} openMs={LAYER_OPEN_MS} />
@@ -61,10 +58,7 @@ function OpenNotes({
           title="Some notes were sealed with another key and stay shut. Whatever they may close stays closed."
         />
       ) : null}
-      <section aria-labelledby="clearance">
-        <Title order={2} id="clearance" fz="xl" mb="xs">
-          A clinician’s clearance
-        </Title>
+      <Section title="A clinician’s clearance" fz="xl" mb="xs">
         {view.clearances.length > 0 ? (
           <List mb="sm">
             {view.clearances.map((line) => (
@@ -73,30 +67,24 @@ function OpenNotes({
           </List>
         ) : null}
         <ClearanceForm id={id} loads={loads} />
-      </section>
+      </Section>
       <Divider />
-      <section aria-labelledby="answers">
-        <Title order={2} id="answers" fz="xl">
-          Answers
-        </Title>
+      <Section title="Answers" fz="xl">
         <Text c="dimmed" mb="sm">
           As much or as little as the student likes. You are not a clinician: where an answer raises a doubt,
           ask them to see one. Nothing here is shown on a plan, a card or a shared screen; only the limits
           are.
         </Text>
         <HealthForm id={id} questions={view.questions} gentle={view.gentle} />
-      </section>
+      </Section>
     </>
   )
 }
 
 function WhoRead({ lines }: { lines: readonly TrailView[] }) {
   return (
-    <section aria-label="Who read or changed these">
-      <Title order={2} fz="lg">
-        Who read or changed these
-      </Title>
+    <Section title="Who read or changed these">
       <TrailTable lines={lines} withAbout={false} />
-    </section>
+    </Section>
   )
 }

@@ -20,9 +20,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
           title="The report is kept"
           lead="It is sealed with the health notes: open them to read or print it."
         >
-          <LinkButton href="/studio/incidents" variant="default">
-            All reports
-          </LinkButton>
+          <LinkButton href="/studio/incidents">All reports</LinkButton>
         </PageHead>
         <LayerBar open={false} withWord={ctx.studio.passHash !== null} openMs={LAYER_OPEN_MS} />
       </Stack>
@@ -33,9 +31,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
     <Stack maw={760}>
       <PageHead title="Incident report" lead={`${view.studio}. ${view.when}, written ${view.written}.`}>
         <PrintButton />
-        <LinkButton href="/studio/incidents" variant="default">
-          All reports
-        </LinkButton>
+        <LinkButton href="/studio/incidents">All reports</LinkButton>
       </PageHead>
       {view.lines.map((line) => (
         <section key={line.label}>

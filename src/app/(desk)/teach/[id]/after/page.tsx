@@ -19,14 +19,8 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
   return (
     <>
       <PageHead title="What changed, and why?" lead={`${data.title}, ${data.dayLabel}`}>
-        {data.ended ? (
-          <LinkButton href={`/teach/${id}/recap`} variant="default">
-            To take home
-          </LinkButton>
-        ) : null}
-        <LinkButton href="/readiness" variant="default">
-          Everybody’s readiness
-        </LinkButton>
+        {data.ended ? <LinkButton href={`/teach/${id}/recap`}>To take home</LinkButton> : null}
+        <LinkButton href="/readiness">Everybody’s readiness</LinkButton>
       </PageHead>
       {data.ended ? (
         <Stack>
@@ -36,9 +30,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
       ) : (
         <Stack align="flex-start">
           <Text>This class is not over yet.</Text>
-          <LinkButton href={`/teach/${id}/enter`} variant="default">
-            It was taught from the sheet: enter it
-          </LinkButton>
+          <LinkButton href={`/teach/${id}/enter`}>It was taught from the sheet: enter it</LinkButton>
         </Stack>
       )}
     </>

@@ -16,18 +16,14 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
   return (
     <>
       <PageHead title="Who is here?" lead={`${data.title}, ${data.dayLabel}: ${data.expected}.`}>
-        <LinkButton whole href={`/pass/${id}`}>
+        <LinkButton variant="filled" whole href={`/pass/${id}`}>
           Pass the tablet round
         </LinkButton>
-        <LinkButton whole href={`/pass/${id}?ask=health`} variant="default">
+        <LinkButton whole href={`/pass/${id}?ask=health`}>
           Pass the health questions
         </LinkButton>
-        <LinkButton href={`/teach/${id}`} variant="default">
-          The class
-        </LinkButton>
-        <LinkButton href={`/plans/${id}`} variant="default">
-          Plan
-        </LinkButton>
+        <LinkButton href={`/teach/${id}`}>The class</LinkButton>
+        <LinkButton href={`/plans/${id}`}>Plan</LinkButton>
       </PageHead>
       <DoorList data={data} />
       <SafetyLine />

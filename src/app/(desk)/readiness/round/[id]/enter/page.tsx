@@ -17,9 +17,7 @@ export default page<{
   return (
     <>
       <PageHead title="What does the card say?" lead={`${data.title}, ${data.dayLabel}: a cell a result.`}>
-        <LinkButton href={`/readiness/round/${data.classId}`} variant="default">
-          Check round
-        </LinkButton>
+        <LinkButton href={`/readiness/round/${data.classId}`}>Check round</LinkButton>
       </PageHead>
       <CardEntry key={data.checks.map((c) => c.id).join()} card={data} />
     </>

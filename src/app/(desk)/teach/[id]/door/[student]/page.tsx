@@ -18,9 +18,7 @@ export default page<{ params: Promise<{ id: string; student: string }> }>(async 
   return (
     <Stack maw={760}>
       <PageHead title={`How is ${person.name.split(' ')[0] ?? ''} tonight?`}>
-        <LinkButton href={back} variant="default">
-          The door
-        </LinkButton>
+        <LinkButton href={back}>The door</LinkButton>
       </PageHead>
       <AskAloud studentId={student} daily={dailyTicks(ctx)} back={back} />
     </Stack>
