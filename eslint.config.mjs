@@ -57,7 +57,7 @@ const ABOVE = [
 ]
 
 /** Where there is React: its rules compile every file that they read, which the core need not wait for. */
-const WITH_REACT = ['src/{app,device,features,ui,workers}/**/*.{ts,tsx}', 'src/*.ts']
+const WITH_REACT = ['src/**/*.tsx', 'src/**/use-*.ts']
 
 export default tseslint.config(
   {

@@ -2,6 +2,7 @@ import { defineConfig } from '@playwright/test'
 
 export default defineConfig({
   testDir: './e2e',
+  globalSetup: './e2e/demo-once.ts',
   timeout: 90_000,
   // As long as a click: a busy machine may stall for ten seconds with nothing wrong.
   expect: { timeout: 20_000 },

@@ -1,5 +1,5 @@
-import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { spawn, type ChildProcess } from 'node:child_process'
+import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { expect, type Page } from '@playwright/test'
 import net from 'node:net'
 import { tmpdir } from 'node:os'
@@ -26,13 +26,8 @@ export class App {
   /** A fresh data folder, empty or with the demo world in it. */
   static async start({ demo, env = {} }: { demo: boolean; env?: Record<string, string> }): Promise<App> {
     const data = mkdtempSync(path.join(tmpdir(), 'levitar-e2e-'))
-    if (demo) {
-      const seeded = spawnSync('npx', ['tsx', 'cli/seed.ts', DAY], {
-        env: { ...process.env, LEVITAR_DATA: data },
-        encoding: 'utf8',
-      })
-      if (seeded.status !== 0) throw new Error(seeded.stderr)
-    }
+    const { E2E_DEMO } = process.env
+    if (demo && E2E_DEMO) cpSync(E2E_DEMO, data, { recursive: true })
     const app = new App(data, await freePort(), env)
     await app.up()
     return app

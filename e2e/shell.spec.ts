@@ -39,12 +39,22 @@ const PAGES = [
 /** An id of the practice, as it stands in addresses and exports and nowhere else. */
 const CODE = /\b(?:(?:PU|FS|HD|HS|CR|SH|AD)-\d\d[a-f]?|(?:CK|DR|FT|EX|CP|WU|AS)-[a-z]|SETUP-)/
 
-test('axe finds nothing serious on any page, in both schemes', async ({ page }) => {
-  test.setTimeout(300_000)
+/** Widths at which nothing may run off a page. */
+const WIDTHS = [820, 390, 320]
+
+test('every page: nothing serious in both schemes, nothing unsaid, nothing off its edge, nothing from elsewhere', async ({
+  page,
+}) => {
+  test.setTimeout(400_000)
+  const outside: string[] = []
+  page.on('request', (request) => {
+    if (![`${app.address}/`, 'data:', 'blob:'].some((own) => request.url().startsWith(own)))
+      outside.push(request.url())
+  })
   await page.goto(`${app.address}/readiness`)
-  const person = await page.getByRole('link', { name: 'Ines Calder' }).getAttribute('href')
+  const href = (name: string | RegExp) => page.getByRole('link', { name }).first().getAttribute('href')
+  const [person, round] = [await href('Ines Calder'), await href(/Check round/)]
   const profile = person?.replace('readiness', 'students')
-  const round = await page.getByRole('link', { name: /Check round/ }).getAttribute('href')
   const rounds = ['', '/card', '/enter'].map((end) => `${round ?? ''}${end}`)
   const serious = async (path: string, axe: AxeBuilder): Promise<void> => {
     const { violations } = await axe.analyze()
@@ -52,6 +62,7 @@ test('axe finds nothing serious on any page, in both schemes', async ({ page }) 
     expect(found.map((v) => `${path} ${v.id}: ${v.nodes[0]?.html ?? ''}`)).toEqual([])
   }
   for (const path of [...PAGES, person ?? '', profile ?? '', ...rounds]) {
+    await page.setViewportSize({ width: 1280, height: 800 })
     await page.emulateMedia({ colorScheme: 'light' })
     await page.goto(app.address + path)
     await page.getByRole('heading', { level: 1 }).waitFor()
@@ -66,7 +77,15 @@ test('axe finds nothing serious on any page, in both schemes', async ({ page }) 
     // Colours that are still on their way are nobody's.
     await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
     await serious(path, new AxeBuilder({ page }).withRules(['color-contrast', 'link-in-text-block']))
+    for (const width of WIDTHS) {
+      await page.setViewportSize({ width, height: 844 })
+      const over = () => document.documentElement.scrollWidth - document.documentElement.clientWidth
+      await expect
+        .poll(() => page.evaluate(over), { message: `${path} at ${width} px` })
+        .toBeLessThanOrEqual(0)
+    }
   }
+  expect(outside).toEqual([])
 })
 
 test('palette, shortcuts and the sheet of keys', async ({ page }) => {
@@ -114,40 +133,4 @@ test('inches everywhere at once, and back without a change to what is stored', a
   await expect(page.getByRole('textbox', { name: 'Height', exact: true })).toHaveValue('168 cm')
   await page.goto(`${app.address}/students`)
   await expect(page.getByRole('row', { name: /Ines Calder/ })).toContainText('168 cm')
-})
-
-test('nothing runs off the page at 320, 390 or 820 px', async ({ page }) => {
-  test.setTimeout(180_000)
-  await page.goto(`${app.address}/readiness`)
-  const href = (name: string | RegExp) => page.getByRole('link', { name }).first().getAttribute('href')
-  const [person, round] = [await href('Ines Calder'), await href(/Check round/)]
-  for (const path of [...PAGES, person ?? '', round ?? '', `${round ?? ''}/card`, `${round ?? ''}/enter`]) {
-    await page.setViewportSize({ width: 820, height: 844 })
-    await page.goto(app.address + path)
-    await page.getByRole('heading', { level: 1 }).waitFor()
-    for (const width of [820, 390, 320]) {
-      await page.setViewportSize({ width, height: 844 })
-      await expect
-        .poll(
-          () =>
-            page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
-          { message: `${path} at ${width} px` },
-        )
-        .toBeLessThanOrEqual(0)
-    }
-  }
-})
-
-test('nothing is fetched from anywhere else', async ({ page }) => {
-  const outside: string[] = []
-  page.on('request', (request) => {
-    if (
-      !request.url().startsWith(app.address) &&
-      !request.url().startsWith('data:') &&
-      !request.url().startsWith('blob:')
-    )
-      outside.push(request.url())
-  })
-  for (const path of PAGES) await page.goto(app.address + path)
-  expect(outside).toEqual([])
 })

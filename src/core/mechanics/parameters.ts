@@ -58,30 +58,13 @@ export function tuned(parameter: Parameter, change: Partial<Parameter>): Paramet
   return { ...parameter, ...change }
 }
 
-const cm = (key: string, label: string, min: number, max: number, usual: Parameter['usual']): Parameter => ({
-  key,
-  label,
-  unit: 'cm',
-  min,
-  max,
-  usual,
-})
-const deg = (key: string, label: string, min: number, max: number, usual: Parameter['usual']): Parameter => ({
-  key,
-  label,
-  unit: 'deg',
-  min,
-  max,
-  usual,
-})
-const share = (key: string, label: string, min: number, max: number, usual: number): Parameter => ({
-  key,
-  label,
-  unit: 'share',
-  min,
-  max,
-  usual,
-})
+/** Makes parameters of one unit. */
+const made =
+  (unit: Parameter['unit']) =>
+  (key: string, label: string, min: number, max: number, usual: Parameter['usual']): Parameter => ({
+    ...{ key, label, unit, min, max, usual },
+  })
+const [cm, deg, share] = [made('cm'), made('deg'), made('share')]
 export const parameter = { cm, deg, share }
 
 /** Parameters that several families share. */

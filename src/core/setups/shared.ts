@@ -1,6 +1,6 @@
 import type { DerivedLengths } from '../body/derived'
 import type { Body } from '../body/estimate'
-import type { Parameter } from '../mechanics/parameters'
+import { parameter, type Parameter } from '../mechanics/parameters'
 import type { Position } from '../mechanics/position'
 import { solvePosition } from '../mechanics/positions/catalogue'
 import type { Result } from '../result'
@@ -17,93 +17,37 @@ const TAUT_BY_EYE_CM = 4
 /** A loop this much narrower than the shoulders is still kind; wider never (progressions.md 8). */
 const NARROWER_CM = 2
 
+/** Makes options of one unit. */
+const made =
+  (unit: 'cm' | 'deg' | 'share') =>
+  (
+    key: string,
+    label: string,
+    min: number,
+    max: number,
+    usual: Parameter['usual'],
+    rest: Partial<SetupOption> = {},
+  ): SetupOption => ({ ...parameter[unit](key, label, min, max, usual), unit, ...rest })
+const [cm, deg, share] = [made('cm'), made('deg'), made('share')]
+
 /** Options that several setups share. */
 export const option = {
+  cm,
+  deg,
   gap: (
     min: number,
     max: number,
     usual: Parameter['usual'],
-    from: number,
-    to: number,
+    usualFrom: number,
+    usualTo: number,
     faults: { below?: string; above?: string },
-  ): SetupOption => ({
-    key: 'fingertipGapCm',
-    label: 'Fingertips to wall',
-    unit: 'cm',
-    min,
-    max,
-    usual,
-    usualFrom: from,
-    usualTo: to,
-    ...faults,
-  }),
-  cm: (
-    key: string,
-    label: string,
-    min: number,
-    max: number,
-    usual: Parameter['usual'],
-    rest: Partial<SetupOption> = {},
-  ): SetupOption => ({
-    key,
-    label,
-    unit: 'cm',
-    min,
-    max,
-    usual,
-    ...rest,
-  }),
-  deg: (
-    key: string,
-    label: string,
-    min: number,
-    max: number,
-    usual: Parameter['usual'],
-    rest: Partial<SetupOption> = {},
-  ): SetupOption => ({
-    key,
-    label,
-    unit: 'deg',
-    min,
-    max,
-    usual,
-    ...rest,
-  }),
+  ) => cm('fingertipGapCm', 'Fingertips to wall', min, max, usual, { usualFrom, usualTo, ...faults }),
   choice: (key: string, label: string, choices: readonly string[]): SetupOption => ({
-    key,
-    label,
-    unit: 'choice',
-    min: 0,
-    max: choices.length - 1,
-    usual: 0,
-    choices,
+    ...{ key, label, unit: 'choice', min: 0, max: choices.length - 1, usual: 0, choices },
   }),
-  arch: {
-    key: 'archShare',
-    label: 'Arch at the wall',
-    unit: 'share',
-    min: 0,
-    max: 1,
-    usual: 0,
-  } as SetupOption,
-  gaze: {
-    key: 'gazeDeg',
-    label: 'Head lifted to look ahead',
-    unit: 'deg',
-    min: 0,
-    max: 45,
-    usual: 0,
-    usualTo: 25,
-    above: 'FT-neck-crane',
-  } as SetupOption,
-  kneeBend: {
-    key: 'kneeBendDeg',
-    label: 'Knee bend',
-    unit: 'deg',
-    min: 0,
-    max: 90,
-    usual: 10,
-  } as SetupOption,
+  arch: share('archShare', 'Arch at the wall', 0, 1, 0),
+  gaze: deg('gazeDeg', 'Head lifted to look ahead', 0, 45, 0, { usualTo: 25, above: 'FT-neck-crane' }),
+  kneeBend: deg('kneeBendDeg', 'Knee bend', 0, 90, 10),
 }
 
 /** Elbows as wide as the shoulder joints, or a chosen step wider: found by holding opposite upper arms. */

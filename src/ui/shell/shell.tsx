@@ -172,10 +172,8 @@ export function Shell({
             <NavLink
               key={href}
               component={Link}
-              href={href}
-              label={label}
+              {...{ href, label, active }}
               leftSection={<Icon size={20} aria-hidden />}
-              active={active}
               aria-current={active ? 'page' : undefined}
               onClick={close}
               mih={44}

@@ -1,7 +1,6 @@
 'use client'
 
 import {
-  Alert,
   Badge,
   Button,
   Group,
@@ -21,6 +20,7 @@ import { useSubmit } from '../../use-submit'
 import { allowOption, applyPreset, choose, tryChoice, tryPreset } from '../actions'
 import type { ApproachPage, OptionView, Preview, QuestionView } from '../queries'
 import classes from './approach-list.module.css'
+import { Notice } from '@/ui/notice'
 
 type Pending =
   | { kind: 'option'; approach: string; option: string | null; name: string; preview: Preview }
@@ -68,11 +68,7 @@ export function ApproachList({ page }: { page: ApproachPage }) {
         ))}
       </Group>
       {page.clashes.length === 0 ? null : (
-        <Alert
-          color="straw"
-          title="These do not go together"
-          styles={{ title: { color: 'var(--ink)' }, root: { background: 'var(--wash-straw)' } }}
-        >
+        <Notice tone="straw" title="These do not go together">
           <List>
             {page.clashes.map((c) => (
               <ListItem key={c.pair}>
@@ -80,7 +76,7 @@ export function ApproachList({ page }: { page: ApproachPage }) {
               </ListItem>
             ))}
           </List>
-        </Alert>
+        </Notice>
       )}
       <FormProblem message={pending ? undefined : trouble} />
       <TextInput

@@ -1,6 +1,6 @@
 'use client'
 
-import { Alert, Button, Group, Stack, Text } from '@mantine/core'
+import { Button, Group, Stack, Text } from '@mantine/core'
 import { usePathname, useRouter } from 'next/navigation'
 import { useEffect, useRef, useState } from 'react'
 import { pageSays } from '@/device/clock'
@@ -9,6 +9,7 @@ import { letGo, tryAgain } from '@/device/log'
 import { startPump } from '@/device/pump'
 import { useLog } from '@/device/use-log'
 import classes from './floor-log.module.css'
+import { Notice } from '@/ui/notice'
 
 /** What waits no longer than this is on its way, ms: said at each tap, it would flicker and be read by nobody. */
 const ON_ITS_WAY_MS = 2500
@@ -50,13 +51,7 @@ export function FloorLog({
         </Text>
       ) : null}
       {refused.map(({ fact, label, why }) => (
-        <Alert
-          key={fact.id}
-          color="clay"
-          role="alert"
-          title={`Not recorded: ${label}`}
-          styles={{ title: { color: 'var(--warn-ink)' } }}
-        >
+        <Notice key={fact.id} title={`Not recorded: ${label}`}>
           <Group justify="space-between">
             <Text>{why}</Text>
             <Group gap="xs">
@@ -68,7 +63,7 @@ export function FloorLog({
               </Button>
             </Group>
           </Group>
-        </Alert>
+        </Notice>
       ))}
     </Stack>
   )

@@ -1,6 +1,6 @@
 'use client'
 
-import { Alert, Checkbox, Group, List, ListItem, Select, Textarea, TextInput } from '@mantine/core'
+import { Checkbox, Group, List, ListItem, Select, Textarea, TextInput } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { firstAid, KINDS, TOLD, type IncidentKind, type Told } from '@/core/incident/incident'
@@ -11,6 +11,7 @@ import { FormEnd, FormShell } from '@/ui/form-shell'
 import { useForm } from '../../use-form'
 import { saveIncident } from '../actions'
 import type { incidentForm } from '../queries'
+import { Notice } from '@/ui/notice'
 
 /** What to do first, then what happened, what was done, who was told. */
 export function IncidentForm({
@@ -45,17 +46,13 @@ export function IncidentForm({
         onChange={(kind) => change({ kind: KINDS.find((k) => k === kind) ?? null })}
       />
       {values.kind ? (
-        <Alert
-          color="clay"
-          title="First"
-          styles={{ title: { color: 'var(--ink)' }, root: { background: 'var(--wash-clay)' } }}
-        >
+        <Notice title="First">
           <List>
             {firstAid(values.kind).map((line) => (
               <ListItem key={line}>{line}</ListItem>
             ))}
           </List>
-        </Alert>
+        </Notice>
       ) : null}
       <Group grow align="flex-start">
         <TextInput label="Day" type="date" {...field('day')} />

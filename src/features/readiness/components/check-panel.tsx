@@ -1,11 +1,12 @@
 'use client'
 
-import { Alert, Button, Group, Select, Stack, Text } from '@mantine/core'
+import { Button, Group, Select, Stack, Text } from '@mantine/core'
 import { useEffect, useRef, useState } from 'react'
 import type { HistoryEntry, PersonReadiness } from '../person-queries'
 import { CheckForm } from './check-form'
 import { DolphinHoldForm } from './dolphin-hold-form'
 import { History } from './history'
+import { Notice } from '@/ui/notice'
 
 /** Pick a check, record it; below, everything recorded so far, each line correctable. */
 export function CheckPanel({
@@ -47,12 +48,11 @@ export function CheckPanel({
         </Text>
       ) : null}
       {correcting ? (
-        <Alert
+        <Notice
           ref={shown}
           tabIndex={-1}
-          color="slate"
+          tone="slate"
           title={`Correcting ${correcting.check} of ${correcting.dayLabel}: ${correcting.result}`}
-          styles={{ title: { color: 'var(--ink)' } }}
         >
           <Group>
             <Text>The earlier entry stays in the record, replaced by this one.</Text>
@@ -60,7 +60,7 @@ export function CheckPanel({
               Leave it as it was
             </Button>
           </Group>
-        </Alert>
+        </Notice>
       ) : null}
       {checkId === 'CK-dolphin-hold' ? (
         <DolphinHoldForm

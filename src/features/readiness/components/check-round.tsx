@@ -100,12 +100,10 @@ export function CheckRound({ data }: { data: RoundData }) {
             number={i + 1}
             person={does}
             watcher={watches?.first ?? 'you'}
-            check={check}
+            {...{ check, running, isHold }}
             result={round.results[does.id]}
             oneSide={round.oneSide[does.id]}
             sideKept={sided && round.oneSide[does.id]?.[round.side] !== undefined}
-            running={running}
-            isHold={isHold}
             onTap={() => tap(i)}
             onRecord={(values, marks) => round.record(does.id, values, marks)}
             onMark={(change) => round.mark(does.id, change)}

@@ -1,6 +1,6 @@
 'use client'
 
-import { Alert, Stack } from '@mantine/core'
+import { Stack } from '@mantine/core'
 import type { Ref } from 'react'
 import { armLoad, type Position } from '@/core/mechanics/position'
 import { findSetup } from '@/core/setups/catalogue'
@@ -18,6 +18,7 @@ import { GRAIN, STEP } from './grain'
 import { OptionControl } from './option-control'
 import type { Stopped } from './use-moves'
 import { useTracks } from './use-tracks'
+import { Notice } from '@/ui/notice'
 
 type Props = {
   solution: SetupSolution
@@ -39,9 +40,7 @@ export function BenchDrawing({ solution, refusal, stopped, stock, wording, chang
   const tracks = useTracks(stock)
   return (
     <Stack gap="sm">
-      {refusal === null ? null : (
-        <Alert role="alert" color="clay" title={refusal} styles={{ title: { color: 'var(--warn-ink)' } }} />
-      )}
+      {refusal === null ? null : <Notice title={refusal} />}
       <div className={classes.drawing}>
         {/* Over the drawing: nothing moves under the finger, and the handle is in view beside it. */}
         {stopped === null ? null : (
@@ -56,12 +55,10 @@ export function BenchDrawing({ solution, refusal, stopped, stock, wording, chang
             return (
               <SceneHandle
                 key={option.key}
-                at={at}
-                axis={axis}
+                {...{ at, axis, value, onDone }}
                 valueAt={(cm) => valueAt(tracks.of(solution, handle), cm, value)}
                 direction={() => directionOf(tracks.of(solution, handle))}
                 grain={GRAIN[option.unit]}
-                value={value}
                 min={option.min}
                 max={option.max}
                 step={STEP[option.unit]}
@@ -69,7 +66,6 @@ export function BenchDrawing({ solution, refusal, stopped, stock, wording, chang
                 valueText={optionValue(value, option.unit, wording)}
                 stopped={stopped?.key === option.key}
                 onChange={(next) => change(option.key, next)}
-                onDone={onDone}
               />
             )
           })}
@@ -86,12 +82,10 @@ export function BenchDrawing({ solution, refusal, stopped, stock, wording, chang
       {all.map((option) => (
         <OptionControl
           key={option.key}
-          option={option}
+          {...{ option, wording, onDone }}
           value={options[option.key] ?? option.min}
           stopped={stopped?.key === option.key ? stopped.text : ''}
-          wording={wording}
           onChange={change}
-          onDone={onDone}
         />
       ))}
     </Stack>

@@ -1,6 +1,6 @@
 'use client'
 
-import { Alert, Group, Stack, Text } from '@mantine/core'
+import { Group, Stack, Text } from '@mantine/core'
 import { memo } from 'react'
 import { helperForce } from '@/core/mechanics/helpers'
 import type { SetupSolution } from '@/core/setups/setup'
@@ -17,6 +17,7 @@ import { TextLink } from '@/ui/text-link'
 import { Section } from '@/ui/section'
 import type { BenchPerson, SetupFacts } from '../queries'
 import classes from './bench.module.css'
+import { Notice } from '@/ui/notice'
 
 type Props = {
   solution: SetupSolution
@@ -33,16 +34,9 @@ export function BenchNumbers({ solution, person, wording }: Pick<Props, 'solutio
   return (
     <Stack gap="lg">
       {solution.warnings.map((warning) => (
-        <Alert
-          key={warning.code}
-          color="clay"
-          title={describeWarning(warning, wording)}
-          styles={{ title: { color: 'var(--warn-ink)' } }}
-        />
+        <Notice key={warning.code} title={describeWarning(warning, wording)} />
       ))}
-      {limit ? (
-        <Alert color="clay" title={limit.text} styles={{ title: { color: 'var(--warn-ink)' } }} />
-      ) : null}
+      {limit ? <Notice title={limit.text} /> : null}
       {person?.limits === null ? (
         <Text role="status">Looking up what is closed to {person.name}.</Text>
       ) : null}

@@ -1,9 +1,10 @@
 'use client'
 
-import { Alert, Button, Group, Text } from '@mantine/core'
+import { Button, Group, Text } from '@mantine/core'
 import { entryOf } from '@/core/setups/entries'
 import { LinkButton } from '@/ui/link-button'
 import type { BenchPerson } from '../queries'
+import { Notice } from '@/ui/notice'
 
 /** A setup that cannot be built here: why, what is nearest to it, and where the cupboard is. */
 export function NotBuilt({
@@ -25,11 +26,7 @@ export function NotBuilt({
     (id) => id !== setupId && person?.bySetup[id]?.closed !== true,
   )
   return (
-    <Alert
-      color="straw"
-      title={`${labelOf(setupId)}: not with what is here`}
-      styles={{ title: { color: 'var(--ink)' }, root: { background: 'var(--wash-straw)' } }}
-    >
+    <Notice tone="straw" title={`${labelOf(setupId)}: not with what is here`}>
       <Text>{refusal ?? 'Nothing here fits it.'}</Text>
       <Group mt="sm" role="group" aria-label="Instead">
         {near.map((id) => (
@@ -39,6 +36,6 @@ export function NotBuilt({
         ))}
         <LinkButton href="/studio/cupboard">What is in the cupboard</LinkButton>
       </Group>
-    </Alert>
+    </Notice>
   )
 }

@@ -1,10 +1,10 @@
 'use client'
 
-import { Alert } from '@mantine/core'
 import dynamic from 'next/dynamic'
 import type { Wording } from '@/core/words/number'
 import type { BenchData } from '../queries'
 import type { useBegun } from './bench-state'
+import { Notice } from '@/ui/notice'
 
 const FaultsBeside = dynamic(() => import('./faults-beside').then((m) => m.FaultsBeside), { ssr: false })
 const WhyPanel = dynamic(() => import('./why-panel').then((m) => m.WhyPanel), { ssr: false })
@@ -36,9 +36,7 @@ export function ReadingPanels({
   if (!read) return null
   return (
     <>
-      {limit === '' ? null : (
-        <Alert color="clay" title={limit} styles={{ title: { color: 'var(--warn-ink)' } }} />
-      )}
+      {limit === '' ? null : <Notice title={limit} />}
       {read}
     </>
   )

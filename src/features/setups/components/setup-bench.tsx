@@ -110,14 +110,7 @@ export function SetupBench({
   return (
     <Stack>
       <BenchBar
-        people={people}
-        setups={setups}
-        person={person}
-        personId={personId}
-        setupId={setupId}
-        panel={panel}
-        stature={stature}
-        problem={problem}
+        {...{ people, setups, person, personId, setupId, panel, stature, problem }}
         onPerson={(id) => {
           // Another body may go further.
           put(moved)
@@ -135,19 +128,13 @@ export function SetupBench({
               <BenchDrawing
                 solution={shown.solution}
                 refusal={shown.refusal}
-                stock={stock}
-                wording={wording}
-                svgRef={svgRef}
-                stopped={stopped}
+                {...{ stock, wording, svgRef, stopped }}
                 change={move}
                 onDone={ask}
               />
               <KeepPanel
-                person={person}
-                setupId={setupId}
+                {...{ person, setupId, labelOf, svgRef }}
                 options={calmOptions}
-                labelOf={labelOf}
-                svgRef={svgRef}
                 statureCm={genericCm}
                 onRecall={pick}
                 onKept={refresh}
@@ -179,24 +166,16 @@ export function SetupBench({
       {panel === 'compare' ? (
         <ComparePanel
           key={`${personId} ${setupId}`}
-          people={people}
-          setups={setups}
-          stock={stock}
+          {...{ people, setups, stock, genericCm, wording }}
           from={{ personId: person?.body ? personId : '', setupId, options }}
-          genericCm={genericCm}
-          wording={wording}
           isClosed={(id) => person?.bySetup[id]?.closed === true}
         />
       ) : null}
       {panel === 'measure' && shown.body ? (
         <MeasurePanel
-          person={person}
-          input={input}
+          {...{ person, input, labelOf, stock, wording }}
           body={shown.body}
           setupIds={worthPuttingUp(person, setupId)}
-          labelOf={labelOf}
-          stock={stock}
-          wording={wording}
         />
       ) : null}
       {panel === 'weigh' ? (

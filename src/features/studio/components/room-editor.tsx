@@ -58,9 +58,7 @@ export function RoomEditor({ initial }: { initial: Room }) {
     <Grid gap="xl">
       <GridCol span={{ base: 12, lg: 8 }}>
         <RoomDrawing
-          room={room}
-          picked={picked}
-          handle={handle}
+          {...{ room, picked, handle }}
           label={`The room from above: ${count(usableBays(room).length, 'usable bay')}, ${count(room.mats.length, 'mat')}`}
         />
         <Group mt="sm" gap="xs">

@@ -1,10 +1,11 @@
 'use client'
 
-import { Alert, Button, Checkbox, Stack, Text, Title } from '@mantine/core'
+import { Button, Checkbox, Stack, Text, Title } from '@mantine/core'
 import { useSyncExternalStore } from 'react'
 import { FLOOR_CHECK } from '@/core/words/floor-check'
 import { useKept } from '@/device/use-log'
 import { SecondTablet } from './second-tablet'
+import { Notice } from '@/ui/notice'
 
 type Props = { classId: string; people: number; minutes: number; first: string; onStart: () => void }
 
@@ -26,15 +27,11 @@ export function BeforeClass({ classId, people, minutes, first, onStart }: Props)
         {people} people, {minutes} minutes; all {people} cards are on this screen. First: {first}.
       </Text>
       {isSafe ? null : (
-        <Alert
-          color="straw"
-          title="This address is not secure"
-          styles={{ title: { color: 'var(--warn-ink)' } }}
-        >
+        <Notice tone="straw" title="This address is not secure">
           Here the class does not open without the server, and the screen may go dark by itself. Taps are
           still kept on this device first. The studio’s HTTPS address has both: on the laptop, start with{' '}
           <code>--lan</code>.
-        </Alert>
+        </Notice>
       )}
       <section className="card" aria-label="Wall and props">
         <Title order={2} fz="xl">

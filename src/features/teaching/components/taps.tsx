@@ -65,46 +65,19 @@ export function Taps({ person, stage, undo, onMark }: Props) {
         ...tapOf(seen, shown),
       }),
     )
+  const choice = (
+    name: ChoiceProps['name'],
+    label: string,
+    data: ChoiceProps['data'],
+    wide = false,
+  ): React.ReactNode => <Choice {...{ name, label, data, wide }} value={picks[name]} onPick={pick} />
   return (
     <>
-      {stage.leavesFloor ? (
-        <Choice
-          label={`How far ${person.name} got`}
-          data={LEVELS}
-          value={picks.level}
-          name="level"
-          onPick={pick}
-        />
-      ) : null}
+      {stage.leavesFloor ? choice('level', `How far ${person.name} got`, LEVELS) : null}
       <Group gap="sm">
-        {stage.leads ? (
-          <Choice
-            label={`Which leg of ${person.name} leads`}
-            data={LEADS}
-            value={picks.lead}
-            name="lead"
-            onPick={pick}
-          />
-        ) : null}
-        {person.touch === 'no' ? null : (
-          <Choice
-            label={`Hands on ${person.name}`}
-            data={HELP}
-            value={picks.help}
-            name="help"
-            onPick={pick}
-          />
-        )}
-        {stage.timed ? (
-          <Choice
-            label={`How long ${person.name} held`}
-            data={HELD}
-            value={picks.held}
-            name="held"
-            onPick={pick}
-            wide
-          />
-        ) : null}
+        {stage.leads ? choice('lead', `Which leg of ${person.name} leads`, LEADS) : null}
+        {person.touch === 'no' ? null : choice('help', `Hands on ${person.name}`, HELP)}
+        {stage.timed ? choice('held', `How long ${person.name} held`, HELD, true) : null}
         {stage.setups.length === 0 ? null : (
           <NativeSelect
             aria-label={`What ${person.name} uses`}

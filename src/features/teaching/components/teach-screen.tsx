@@ -1,6 +1,6 @@
 'use client'
 
-import { Alert, Button, Group, Stack, Text } from '@mantine/core'
+import { Button, Group, Stack, Text } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { Link } from '@/ui/link'
 import { memo, useCallback, useMemo } from 'react'
@@ -29,6 +29,7 @@ import { useClassRun } from './use-class-run'
 import { useNow } from './use-now'
 import { owedNow, WarmsUpFirst } from './warms-up-first'
 import { cleanMark, stillGoing, turnsAt, upIn } from './whose-turn'
+import { Notice } from '@/ui/notice'
 
 /** The class on the floor: before it, while it runs, and over. */
 export function TeachScreen({ data: given }: { data: TeachData }) {
@@ -117,9 +118,7 @@ function Running({ data, taught }: { data: TeachData; taught: Taught }) {
       <Before {...{ data, taught, block, going }} index={moment.turn?.index ?? null} />
       {breathing ? <Breath {...breathing} /> : null}
       <Doing {...{ data, taught, block, up }} />
-      {failed === '' ? null : (
-        <Alert color="clay" role="alert" title={failed} styles={{ title: { color: 'var(--warn-ink)' } }} />
-      )}
+      {failed === '' ? null : <Notice title={failed} />}
       <Onward {...{ at, next, happen }} title={titles[next] ?? ''} />
       <Hands {...{ data, taught, now, moment, counted, onCounted }} breath={breathing?.breath ?? null} />
       <Emergency lines={data.emergency} />

@@ -1,4 +1,4 @@
-import { Alert, Grid, GridCol, Stack, Text } from '@mantine/core'
+import { Grid, GridCol, Stack, Text } from '@mantine/core'
 import type { ReactNode } from 'react'
 import { count } from '@/core/words/number'
 import { LinkButton } from '@/ui/link-button'
@@ -11,6 +11,7 @@ import type { TodayData } from '../queries'
 import { EmptyRoom } from './empty-start'
 import { Ribbon } from './ribbon'
 import classes from './today.module.css'
+import { Notice } from '@/ui/notice'
 
 type Props = {
   data: TodayData
@@ -108,8 +109,8 @@ export function TodayScreen({ data, addPeople, week }: Props) {
 function KeyLost({ words }: { words: string }) {
   if (words === '') return null
   return (
-    <Alert role="alert" color="clay" mb="md" title={words} styles={{ title: { color: 'var(--warn-ink)' } }}>
+    <Notice mb="md" title={words}>
       <TextLink href="/studio/house">Put the key back from its printed code</TextLink>
-    </Alert>
+    </Notice>
   )
 }

@@ -1,4 +1,4 @@
-import { Alert, Group, List, ListItem, Stack, Text } from '@mantine/core'
+import { Group, List, ListItem, Stack, Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { HandOver } from '@/features/handover/components/hand-over'
@@ -21,6 +21,7 @@ import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
 import { TextLink } from '@/ui/text-link'
 import { page } from '@/features/page'
+import { Notice } from '@/ui/notice'
 
 export const metadata: Metadata = { title: 'Plan' }
 
@@ -125,16 +126,12 @@ function NoRoom() {
 function ToSettle({ title, lines }: { title: string; lines: readonly string[] }) {
   if (lines.length === 0) return null
   return (
-    <Alert
-      color="straw"
-      title={title}
-      styles={{ title: { color: 'var(--ink)' }, root: { background: 'var(--wash-straw)' } }}
-    >
+    <Notice tone="straw" title={title}>
       <List>
         {lines.map((line) => (
           <ListItem key={line}>{line}</ListItem>
         ))}
       </List>
-    </Alert>
+    </Notice>
   )
 }

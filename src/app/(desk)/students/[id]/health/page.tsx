@@ -1,4 +1,4 @@
-import { Alert, Divider, List, ListItem, Stack, Text } from '@mantine/core'
+import { Divider, List, ListItem, Stack, Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { ClearanceForm } from '@/features/health/components/clearance-form'
@@ -16,6 +16,7 @@ import { TrailTable } from '@/features/access/components/trail-table'
 import { trailOf, type TrailView } from '@/features/access/queries'
 import { page } from '@/features/page'
 import { tellReading } from '@/features/tell'
+import { Notice } from '@/ui/notice'
 
 /** The title names nobody and nothing: tabs are seen by others. */
 export const metadata: Metadata = { title: 'Limits' }
@@ -53,10 +54,7 @@ function OpenNotes({
   return (
     <>
       {view.shut ? (
-        <Alert
-          color="clay"
-          title="Some notes were sealed with another key and stay shut. Whatever they may close stays closed."
-        />
+        <Notice title="Some notes were sealed with another key and stay shut. Whatever they may close stays closed." />
       ) : null}
       <Section title="A clinician’s clearance" fz="xl" mb="xs">
         {view.clearances.length > 0 ? (
