@@ -23,7 +23,7 @@ await Promise.all([linters(), units()])
 const built = await timed('build', ensureBuilt)
 add('build', built)
 if (built) await step('first load', 'node', ['scripts/first-load.mjs'])
-if (built) await step('kills', 'node', ['scripts/kill.mjs', '--kills', '20'])
+if (built) await step('kills', 'node', ['scripts/kill.mjs', '--kills', '10'])
 if (built) await suite('journeys', 'playwright.json', 'npx', ['playwright', 'test'], playwrightCounts)
 finish()
 
