@@ -7,7 +7,7 @@ import { App, DAY, allSent, listening, toBlock } from './app'
 
 /** Seeded schedules; `npm run prove -- --server` asks for ten. */
 const SCHEDULES = Number(process.env.FAULT_SCHEDULES ?? 1)
-const STEPS = 10
+const STEPS = process.env.FAULT_SCHEDULES ? 14 : 10
 const NAMES = ['Ines Calder', 'Callum Strand', 'Tomas Reyle', 'Wren Haskett'] as const
 const HOUR_MS = 3_600_000
 

@@ -1,5 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { App, allSent, listening, toBlock } from './app'
+import { whole } from './paper'
 
 let app: App
 test.beforeAll(async () => {
@@ -132,6 +133,7 @@ test('a class at accelerated time: six looks, pause, a minute more, late, a faul
     await page.getByRole('link', { name: 'To take home' }).click()
     await expect(page.getByRole('heading', { level: 2, name: 'Ines Calder' })).toBeVisible()
     await expect(page.getByText('You did').first()).toBeVisible()
+    await whole(page, 'To repeat at home, on the floor', 'Nothing upside down alone.')
   })
   await board.context().close()
 })

@@ -2,7 +2,7 @@ import { read } from '../mechanics/parameters'
 import { defineSetup, placement } from './define'
 import { across, upright } from './scene'
 import { step, type Setup } from './setup'
-import { byBreadths, elbowWidth, option } from './shared'
+import { byBreadths, elbowLine, elbowWidth, farther, option } from './shared'
 import { forearmsFromAbove } from './top-view'
 import { FAR, kick, kickBlock } from './forearm-kick'
 import { stackBack } from './upper-back-stack'
@@ -10,12 +10,7 @@ import { stackBack } from './upper-back-stack'
 const rightAngle = defineSetup({
   id: 'SETUP-wall-l-forearm',
   options: [
-    option.cm('fartherCm', 'Farther than the measured mark', -15, 20, 0, {
-      usualFrom: -5,
-      usualTo: 10,
-      below: 'FT-l-shoulder-slide',
-      above: 'FT-l-shoulder-slide',
-    }),
+    farther('Farther than the measured mark', 20, 10, 'FT-l-shoulder-slide'),
     option.cm(
       'footHeightCm',
       'Feet on the wall',
@@ -108,11 +103,7 @@ const chest = defineSetup({
     const end = read(o, 'handDistanceCm')
     return {
       placements: [
-        placement('elbow-line', 'elbow', lengths.seatedLeg, {
-          fingers: 'away-from-wall',
-          method: 'M3',
-          way: ['M3', 5],
-        }),
+        elbowLine(lengths),
         placement('elbow-line-end', 'elbow', end, {
           fingers: 'away-from-wall',
           from: 20,

@@ -4,7 +4,7 @@ import { read } from '../mechanics/parameters'
 import { defineSetup, placement } from './define'
 import { across } from './scene'
 import { step } from './setup'
-import { byBreadths, handWidth, option } from './shared'
+import { byBreadths, farther, handWidth, option } from './shared'
 import { handsFromAbove } from './top-view'
 
 /** Hips above the hands with arms and trunk in one line, cm. */
@@ -13,14 +13,7 @@ export const HIP_FROM_FLOOR = (body: Body): number =>
 
 export const halfArm = defineSetup({
   id: 'SETUP-wall-half-arm-hand',
-  options: [
-    option.cm('fartherCm', 'Hands farther than half-way', -15, 20, 0, {
-      usualFrom: -5,
-      usualTo: 5,
-      below: 'FT-setup-distance',
-      above: 'FT-setup-distance',
-    }),
-  ],
+  options: [farther('Hands farther than half-way', 20, 5, 'FT-setup-distance')],
   poses: ({ body, lengths, o }) => ({
     start: [
       'handstand-kick-start',

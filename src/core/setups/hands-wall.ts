@@ -4,7 +4,7 @@ import { footHeightWarning } from './forearm-wall'
 import { lineFromWall, METHODS } from './right-angle-ways'
 import { across, upright } from './scene'
 import { step, type Setup, type SetupGiven } from './setup'
-import { handWidth, option } from './shared'
+import { farther, handWidth, option } from './shared'
 import { handsFromAbove } from './top-view'
 import { kick, kickStrap, kickBlocks, kickBolster, kickPlacements } from './hands-kick'
 import { HIP_FROM_FLOOR, halfArm, chest, tuckHop } from './half-arm'
@@ -128,14 +128,7 @@ function markOf({ body, lengths, o }: SetupGiven): {
 
 const armLengthL = defineSetup({
   id: 'SETUP-wall-l-hand-arm-length',
-  options: [
-    option.cm('fartherCm', 'Farther than that mark', -15, 15, 0, {
-      usualFrom: -5,
-      usualTo: 5,
-      below: 'FT-hands-too-close',
-      above: 'FT-leg-past-vertical',
-    }),
-  ],
+  options: [farther('Farther than that mark', 15, 5, 'FT-hands-too-close', 'FT-leg-past-vertical')],
   poses: ({ body, lengths, o }) => ({
     start: [
       'box-walk-up',

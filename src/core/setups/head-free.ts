@@ -12,6 +12,12 @@ import { option } from './shared'
 import { supportsFromAbove } from './top-view'
 
 /** Both seats or towers leave a head and this much between them, cm (5–10). */
+/** How high the support has to be for the crown to hang free, found by hanging it. */
+const crownHangs = (body: Body, neededCm: number): ReturnType<typeof placement> =>
+  placement('needed-height', 'prop-top', neededCm, {
+    ...{ sdCm: body.length.headNeck.sdCm, give: 2, way: ['crown-hangs', 2] },
+  })
+
 const HEAD_ROOM_CM = 8
 /** Crown above the floor with the shoulders resting, cm. */
 const HEAD_CLEAR_CM = 5
@@ -72,11 +78,7 @@ export const chairs = defineSetup<{ folds: number }>({
     return {
       placements: [
         gap,
-        placement('needed-height', 'prop-top', needed, {
-          sdCm: body.length.headNeck.sdCm,
-          give: 2,
-          way: ['crown-hangs', 2],
-        }),
+        crownHangs(body, needed),
         placement('padded-height', 'prop-top', seat + chosen.folds * BLANKET_FOLD_CM, {
           from: needed,
           give: 2,
@@ -163,11 +165,7 @@ export const towers = defineSetup<{ stack: Stack; block: BlockSize }>({
     return {
       placements: [
         gap,
-        placement('needed-height', 'prop-top', needed, {
-          sdCm: body.length.headNeck.sdCm,
-          give: 2,
-          way: ['crown-hangs', 2],
-        }),
+        crownHangs(body, needed),
         placement('tower-height', 'prop-top', stack.heightCm, { from: needed, give: 3 }),
       ],
       props: [

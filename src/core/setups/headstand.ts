@@ -7,7 +7,7 @@ import { footHeightWarning } from './forearm-wall'
 import type { Position } from '../mechanics/position'
 import { across, box, upright, type SceneProp } from './scene'
 import { step, type Placement, type Pose, type Setup, type SetupGiven } from './setup'
-import { byBreadths, elbowWidth, option } from './shared'
+import { byBreadths, elbowLine, elbowWidth, option } from './shared'
 import { forearmsFromAbove, handsFromAbove } from './top-view'
 import { chairs, towers } from './head-free'
 
@@ -166,11 +166,7 @@ const wallL = defineSetup({
     const { trunk, upperArm } = body.length
     return {
       placements: [
-        placement('elbow-line', 'elbow', lengths.seatedLeg, {
-          fingers: 'away-from-wall',
-          method: 'M3',
-          way: ['M3', 5],
-        }),
+        elbowLine(lengths),
         placement('foot-height', 'foot-mark', foot, {
           sdCm: Math.hypot(trunk.sdCm, upperArm.sdCm),
           give: 5,

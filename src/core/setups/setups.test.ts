@@ -23,6 +23,22 @@ import { turnIn } from './hand-block'
 const KICK = 'SETUP-wall-kick-forearm-block'
 
 describe('all setups', () => {
+  const faultIds = new Set(shippedPractice().faults.map((f) => f.id))
+  it.each(SETUPS.map((s) => [s.id, s.options] as const))(
+    '%s: what is usual lies within what can be set, begins there, and what lies past it is a fault of the practice',
+    (_, options) => {
+      for (const option of options) {
+        const { key, min, max, usualFrom = min, usualTo = max, below, above } = option
+        const rising = [min, usualFrom, usualTo, max]
+        expect([key, rising]).toEqual([key, rising.toSorted((a, b) => a - b)])
+        // A fixed beginning; one that is of the body may lie past what most bodies do.
+        if (typeof option.usual === 'number')
+          expect([key, usualFrom <= option.usual && option.usual <= usualTo]).toEqual([key, true])
+        const named = [below, above].filter((fault) => fault !== undefined)
+        expect([key, named.filter((fault) => !faultIds.has(fault))]).toEqual([key, []])
+      }
+    },
+  )
   it('are the practice’s, one for one', () => {
     expect(SETUPS.map((s) => s.id).sort()).toEqual(
       shippedPractice()

@@ -50,6 +50,14 @@ export const option = {
   kneeBend: deg('kneeBendDeg', 'Knee bend', 0, 90, 10),
 }
 
+/** How much farther than a measured mark hands or elbows go, with the faults of too near and too far. */
+export const farther = (label: string, max: number, usualTo: number, below: string, above = below) =>
+  cm('fartherCm', label, -15, max, 0, { usualFrom: -5, usualTo, below, above })
+
+/** The line of the elbows: a seated leg from the wall. */
+export const elbowLine = ({ seatedLeg }: DerivedLengths): Placement =>
+  placement('elbow-line', 'elbow', seatedLeg, { fingers: 'away-from-wall', method: 'M3', way: ['M3', 5] })
+
 /** Elbows as wide as the shoulder joints, or a chosen step wider: found by holding opposite upper arms. */
 export function elbowWidth({ jointWidth }: DerivedLengths, widerCm = 0): Placement {
   return placement(

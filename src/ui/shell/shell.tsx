@@ -5,7 +5,6 @@ import {
   AppShell,
   Burger,
   Group,
-  NavLink,
   Text,
   useComputedColorScheme,
   useMantineColorScheme,
@@ -27,6 +26,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { PlumbMark } from '../plumb-mark'
 import type { Kind } from '@/core/library/entries'
 import { RAIL } from './rail'
+import classes from './shell.module.css'
 
 const ShortcutSheet = dynamic(() => import('./shortcut-sheet').then((m) => m.ShortcutSheet), { ssr: false })
 const Palette = dynamic(() => import('./palette').then((m) => m.Palette), { ssr: false })
@@ -169,19 +169,16 @@ export function Shell({
         {rail.map(({ href, label, icon: Icon }) => {
           const active = href === '/' ? path === '/' : path.startsWith(href)
           return (
-            <NavLink
+            <Link
               key={href}
-              component={Link}
-              {...{ href, label, active }}
-              leftSection={<Icon size={20} aria-hidden />}
+              href={href}
+              className={href === '/library' ? `${classes.part} ${classes.apart}` : classes.part}
               aria-current={active ? 'page' : undefined}
               onClick={close}
-              mih={44}
-              color="plum"
-              variant="light"
-              mt={href === '/library' ? 'md' : 0}
-              styles={{ label: { fontSize: 16, color: 'var(--ink)' }, section: { color: 'var(--ink)' } }}
-            />
+            >
+              <Icon size={20} aria-hidden />
+              {label}
+            </Link>
           )
         })}
       </AppShell.Navbar>

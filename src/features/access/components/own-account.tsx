@@ -6,7 +6,7 @@ import { forgetPages } from '@/device/floor-pages'
 import { goAnew } from '@/ui/go-anew'
 import { FormProblem } from '@/ui/form-problem'
 import { Section } from '@/ui/section'
-import { useSubmit } from '../../use-submit'
+import { useForm } from '../../use-form'
 import { changePassword, lockScreen, signOut } from '../sign-in-actions'
 
 /** Leaves, or locks this screen now. */
@@ -18,7 +18,7 @@ export function LeaveButtons({ canLock }: { canLock: boolean }) {
     goAnew('/sign-in')
   }
   return (
-    <Group>
+    <Group className="no-print">
       {canLock ? <Button onClick={() => void go(lockScreen)}>Lock this screen</Button> : null}
       <Button onClick={() => void go(signOut)}>Sign out</Button>
     </Group>
@@ -29,29 +29,19 @@ const EMPTY = { old: '', fresh: '', again: '' }
 
 /** Another password; every other sign-in of this account ends with it. */
 export function PasswordCard() {
-  const { busy, problemOf, send } = useSubmit(changePassword)
-  const [typed, setTyped] = useState(EMPTY)
+  const { values, change, field, busy, problemOf, send } = useForm(EMPTY, changePassword)
   const [done, setDone] = useState(false)
-  const field = (key: keyof typeof EMPTY) => ({
-    value: typed[key],
-    error: problemOf(key),
-    w: 240,
-    onChange: (e: { currentTarget: { value: string } }) => {
-      const { value } = e.currentTarget
-      setTyped((t) => ({ ...t, [key]: value }))
-    },
-  })
   const save = async (): Promise<void> => {
-    if ((await send(typed)) === null) return
-    setTyped(EMPTY)
+    if ((await send(values)) === null) return
+    change(EMPTY)
     setDone(true)
   }
   return (
-    <Section title="Password" className="card" gap="sm">
+    <Section title="Password" className="card no-print" gap="sm">
       <Group align="flex-start">
-        <PasswordInput label="The one you have" autoComplete="current-password" {...field('old')} />
-        <PasswordInput label="The new one" autoComplete="new-password" {...field('fresh')} />
-        <PasswordInput label="Once more" autoComplete="new-password" {...field('again')} />
+        <PasswordInput label="The one you have" autoComplete="current-password" w={240} {...field('old')} />
+        <PasswordInput label="The new one" autoComplete="new-password" w={240} {...field('fresh')} />
+        <PasswordInput label="Once more" autoComplete="new-password" w={240} {...field('again')} />
       </Group>
       <FormProblem message={problemOf('')} />
       {done ? <Text role="status">Changed. You were signed out everywhere else.</Text> : null}

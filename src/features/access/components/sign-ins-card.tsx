@@ -12,7 +12,7 @@ import type { SignInLine } from '../queries'
 export function SignInsCard({ signIns }: { signIns: readonly SignInLine[] }) {
   const { busy, problemOf, send } = useSubmit(endOne)
   return (
-    <Section title="Signed in" className="card" gap="sm">
+    <Section title="Signed in" className="card no-print" gap="sm">
       {signIns.length === 0 ? <Text c="dimmed">Nobody, on any screen.</Text> : null}
       {signIns.map((s) => (
         <Group key={s.key} justify="space-between" wrap="nowrap">

@@ -28,14 +28,13 @@ export function GroupList({ groups, people }: { groups: readonly GroupView[]; pe
   return (
     <Stack>
       {groups.map((group) => (
-        <GroupCard key={group.id} group={group} people={people} isNew={false} onAdded={() => undefined} />
+        <GroupCard key={group.id} group={group} people={people} />
       ))}
       <Title order={3} fz="lg">
         Add a group
       </Title>
       <GroupCard
         key={blank}
-        isNew
         people={people}
         onAdded={() => setBlank(newId())}
         group={{ id: blank, ...NEW }}
@@ -47,21 +46,21 @@ export function GroupList({ groups, people }: { groups: readonly GroupView[]; pe
 function GroupCard({
   group,
   people,
-  isNew,
   onAdded,
 }: {
   group: GroupView
   people: People
-  isNew: boolean
-  onAdded: () => void
+  /** Given where the group is a new one. */
+  onAdded?: () => void
 }) {
+  const isNew = onAdded !== undefined
   const first = { ...group, minutes: group.minutes as number | string }
   const { values, change, field, busy, problemOf, keep, said } = useForm(first, keepGroup)
   const drop = useSubmit(dropGroup)
   const submit = async (): Promise<void> => {
     const { names: _n, when: _w, members, minutes, ...rest } = values
     const whole = typeof minutes === 'number' ? minutes : Number.NaN
-    if ((await keep({ ...rest, members: [...members], minutes: whole })) && isNew) onAdded()
+    if (await keep({ ...rest, members: [...members], minutes: whole })) onAdded?.()
   }
   return (
     <FormShell

@@ -43,13 +43,7 @@ type Form = {
   touch: 'no' | 'ask' | 'yes' | null
 }
 const BLANK: Form = {
-  pain: null,
-  regions: [],
-  energy: null,
-  arms: null,
-  look: null,
-  ticked: [],
-  touch: null,
+  ...{ pain: null, regions: [], energy: null, arms: null, look: null, ticked: [], touch: null },
 }
 
 /** Tonight's words: five taps and a button. What is said only ever makes tonight easier. */

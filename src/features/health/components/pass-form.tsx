@@ -17,7 +17,7 @@ export function PassForm({ set }: { set: boolean }) {
     change({ word: '', again: '' })
   }
   return (
-    <FormShell maxWidth={640} gap="sm" problem={problemOf('')} onSubmit={submit}>
+    <FormShell className="no-print" maxWidth={640} gap="sm" problem={problemOf('')} onSubmit={submit}>
       <Title order={2} fz="xl">
         A word for the health notes
       </Title>

@@ -24,12 +24,10 @@ export function IncidentForm({
 }: ReturnType<typeof incidentForm>) {
   const router = useRouter()
   const [id] = useState(newId)
+  const nobody = null as string | null
   const empty = {
     ...{ day: today, time, happened: '', done: '', told: [] as Told[], witnesses: '', reporter },
-    classId: null as string | null,
-    studentId: null as string | null,
-    kind: null as IncidentKind | null,
-    stageId: null as string | null,
+    ...{ classId: nobody, studentId: nobody, stageId: nobody, kind: null as IncidentKind | null },
   }
   const { values, change, field, busy, problemOf, send } = useForm(empty, saveIncident)
   const submit = async (): Promise<void> => {

@@ -28,7 +28,7 @@ export function Cupboard({ lines, shapes }: { lines: readonly CupboardLine[]; sh
   return (
     <Stack>
       {lines.map((line) => (
-        <Line key={line.id} line={line} shapes={shapes} onAdded={() => undefined} />
+        <Line key={line.id} line={line} shapes={shapes} />
       ))}
       <Title order={2} fz="xl" mt="md">
         Add something
@@ -45,7 +45,7 @@ function Line({
 }: {
   line: CupboardLine
   shapes: readonly Shape[]
-  onAdded: () => void
+  onAdded?: () => void
 }) {
   const isNew = line.checked === ''
   const { id, localName, condition, checkedDay } = line
@@ -66,7 +66,7 @@ function Line({
       sizeCm: sizes.length === 0 ? null : sizes,
       count: typeof count === 'number' ? count : Number.NaN,
     })
-    if (stored && isNew) onAdded()
+    if (stored) onAdded?.()
   }
   return (
     <div className="card" role="group" aria-label={isNew ? 'New line' : (shape?.label ?? line.shape)}>

@@ -18,20 +18,13 @@ export function Helpers({ people, assists }: { people: readonly Helper[]; assist
   return (
     <Stack maw={860}>
       {people.map((helper) => (
-        <HelperCard
-          key={helper.id}
-          helper={helper}
-          assists={assists}
-          isNew={false}
-          onAdded={() => undefined}
-        />
+        <HelperCard key={helper.id} helper={helper} assists={assists} />
       ))}
       <Title order={2} fz="xl" mt="md">
         Add somebody
       </Title>
       <HelperCard
         key={blank}
-        isNew
         assists={assists}
         onAdded={() => setBlank(newId())}
         helper={{ id: blank, name: '', trained: [], willing: true }}
@@ -43,18 +36,18 @@ export function Helpers({ people, assists }: { people: readonly Helper[]; assist
 function HelperCard({
   helper,
   assists,
-  isNew,
   onAdded,
 }: {
   helper: Helper
   assists: readonly Assist[]
-  isNew: boolean
-  onAdded: () => void
+  /** Given where the helper is a new one. */
+  onAdded?: () => void
 }) {
+  const isNew = onAdded !== undefined
   const { values, field, tick, busy, problemOf, keep, said } = useForm(helper, saveHelper)
   const remove = useSubmit(removeHelper)
   const submit = async (): Promise<void> => {
-    if ((await keep(values)) && isNew) onAdded()
+    if (await keep(values)) onAdded?.()
   }
   return (
     <FormShell

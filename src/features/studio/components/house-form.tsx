@@ -27,7 +27,7 @@ export function HouseForm({
       mostAttempts: typeof values.mostAttempts === 'number' ? values.mostAttempts : null,
     })
   return (
-    <FormShell maxWidth={640} problem={problemOf('')} onSubmit={save}>
+    <FormShell className="no-print" maxWidth={640} problem={problemOf('')} onSubmit={save}>
       <Checkbox.Group
         label="Not done in this room"
         description="By anybody, whatever has been shown or cleared"

@@ -5,10 +5,8 @@ import { FormEnd, FormShell } from '@/ui/form-shell'
 import { useForm } from '../../use-form'
 import { saveNames } from '../actions'
 
-type Values = { name: string; teacher: string; timeZone: string }
-
 /** The studio's name, who teaches, and whose day it is. */
-export function NamesForm({ initial }: { initial: Values }) {
+export function NamesForm({ initial }: { initial: { name: string; teacher: string; timeZone: string } }) {
   const { values, field, busy, problemOf, keep, said } = useForm(initial, saveNames)
   return (
     <FormShell maxWidth={760} problem={problemOf('')} onSubmit={() => keep(values)}>

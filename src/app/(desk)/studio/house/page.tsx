@@ -22,7 +22,7 @@ export default page((ctx) => {
         lead="Teacher, class and student settings can be stricter than this, never looser."
       />
       <HouseForm {...floorView(ctx)} />
-      <Divider />
+      <Divider className="no-print" />
       <LayerBar open={open} withWord={withWord} openMs={LAYER_OPEN_MS} />
       {open ? <PassForm set={withWord} /> : null}
       <KeyPanel state={ctx.health.code} code={printedCode(ctx)} />
