@@ -1,4 +1,4 @@
-// Faults planted one at a time in a copy of the tree, each with the test that must notice it: `npm run mutants [words]`.
+// Faults planted one at a time in a copy of the tree, each with the test that must notice it: `npm run mutants [words of a fault, or of a test’s path]`.
 import { execFileSync, spawnSync } from 'node:child_process'
 import { existsSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
 import os from 'node:os'
@@ -24,7 +24,7 @@ let missed = 0
 let caught = 0
 try {
   for (const [name, file, find, put, test] of MUTANTS) {
-    if (only !== '' && !name.includes(only)) continue
+    if (only !== '' && !name.includes(only) && !test.includes(only)) continue
     const at = path.join(copy, file)
     const source = readFileSync(at, 'utf8')
     const times = source.split(find).length - 1

@@ -10,9 +10,7 @@ import { ownerByCode, pairTablet } from '../sign-in-actions'
 /** A tablet of the studio comes in by a code from a teacher’s screen. */
 export function PairForm() {
   const { values, field, busy, problemOf, send } = useForm({ code: '' }, pairTablet)
-  const go = async (): Promise<void> => {
-    if ((await send(values)) !== null) goOn()
-  }
+  const go = () => send(values).then((paired) => paired !== null && goOn())
   return (
     <FormShell gap="sm" mt="sm" onSubmit={go}>
       <Text>A teacher makes the code under Studio, Sign-ins. It is good for ten minutes.</Text>
@@ -34,9 +32,7 @@ export function PairForm() {
 export function OwnerCodeForm() {
   const empty = { code: '', name: '', login: '', password: '' }
   const { values, field, busy, problemOf, send } = useForm(empty, ownerByCode)
-  const go = async (): Promise<void> => {
-    if ((await send(values)) !== null) goAnew('/')
-  }
+  const go = () => send(values).then((owner) => owner !== null && goAnew('/'))
   return (
     <FormShell gap="sm" mt="sm" onSubmit={go}>
       <Text>“npm run owner”, on the machine itself, prints a code that is good for ten minutes.</Text>

@@ -8,7 +8,7 @@ export function RecapCards({ recap }: { recap: Recap }) {
       {recap.people.map((person) => (
         <li key={person.id}>
           <h2>{person.name}</h2>
-          <h3>You did</h3>
+          {person.did.length === 0 ? <p>Nothing was written down of tonight.</p> : <h3>You did</h3>}
           <ul>
             {person.did.map(({ what, came, numbers }) => (
               <li key={what}>
