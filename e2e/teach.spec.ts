@@ -172,6 +172,9 @@ test('a class taught from paper is copied in, and two screens of one class see e
   await expect(page.getByRole('heading', { level: 1, name: 'What changed, and why?' })).toBeVisible()
   await expect(page.getByRole('region', { name: 'Ines Calder' }).last()).toContainText('3 tries, 3 clean')
   await expect(page.getByRole('region', { name: 'Wren Haskett' }).last()).toContainText('2 tries, 2 clean')
+  await page.goto(`${app.address}/teach/${id}/recap`)
+  await expect(page.getByRole('heading', { level: 2, name: 'Wren Haskett' })).toBeVisible()
+  await whole(page, 'You did', 'Ines Calder', 'Nothing upside down alone.')
 
   const helper = await other(browser)
   const path = `/teach/${id}`
