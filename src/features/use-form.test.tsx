@@ -1,26 +1,15 @@
 /** @jest-environment jsdom */
 import { Checkbox, MantineProvider, NumberInput, Select, TextInput } from '@mantine/core'
-import { cleanup, configure, fireEvent, render, screen, waitFor } from '@testing-library/react'
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
 import { FormEnd, FormShell } from '@/ui/form-shell'
 import { done, problem, type Answer } from './answer'
 import { useForm } from './use-form'
+import { inBrowser } from '@/testing/in-browser'
 
 type Typed = { name: string; minutes: number | string; day: string | null; willing: boolean }
 const EMPTY: Typed = { name: '', minutes: 60, day: null, willing: true }
 
-beforeAll(() => {
-  configure({ asyncUtilTimeout: 20_000 })
-  window.matchMedia = (media) =>
-    ({ media, matches: false, addEventListener: jest.fn(), removeEventListener: jest.fn() }) as never
-  Object.assign(globalThis, {
-    ResizeObserver: class {
-      observe = jest.fn()
-      unobserve = jest.fn()
-      disconnect = jest.fn()
-    },
-  })
-  Element.prototype.scrollIntoView = jest.fn()
-})
+beforeAll(inBrowser)
 afterEach(cleanup)
 
 /** A form over an action that answers as it is told, and everything that was sent. */

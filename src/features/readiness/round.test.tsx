@@ -1,13 +1,14 @@
 /** @jest-environment jsdom */
 import 'fake-indexeddb/auto'
 import { MantineProvider } from '@mantine/core'
-import { act, cleanup, configure, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
+import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import { standingFacts } from '@/core/facts/round'
 import { readLog } from '@/device/log'
 import { deviceDb } from '@/device/store'
 import { useKept } from '@/device/use-log'
 import { CheckRound } from './components/check-round'
 import type { RoundData, RoundPerson } from './round-queries'
+import { inBrowser } from '@/testing/in-browser'
 
 const person = (id: string): RoundPerson => ({
   ...{ id, name: `${id} Lund`, first: id, spans: { fists: 10, hands: 18, feet: 25 } },
@@ -26,20 +27,7 @@ const DATA = {
   ...{ checks: [CHECK], suggested: [CHECK.id], bundles: [], observers: [], minutes: 3 },
 } as unknown as RoundData
 
-beforeAll(() => {
-  // A busy machine is no fault.
-  configure({ asyncUtilTimeout: 20_000 })
-  window.matchMedia = (media) =>
-    ({ media, matches: false, addEventListener: jest.fn(), removeEventListener: jest.fn() }) as never
-  Object.assign(globalThis, {
-    ResizeObserver: class {
-      observe = jest.fn()
-      unobserve = jest.fn()
-      disconnect = jest.fn()
-    },
-    structuredClone: (value: unknown): unknown => JSON.parse(JSON.stringify(value)),
-  })
-})
+beforeAll(inBrowser)
 afterEach(async () => {
   cleanup()
   const db = await deviceDb()
