@@ -74,7 +74,7 @@ test('codes for the day on which the telephone is lost: told once, whole on both
   expect(new Set(all).size).toBeGreaterThanOrEqual(8)
   await whole(page, ...all)
   await page.emulateMedia({ media: 'print' })
-  await expect(page.getByRole('region', { name: 'Password' })).toBeHidden()
+  await expect(page.getByRole('form', { name: 'Password' })).toBeHidden()
   await page.reload()
   await expect(page.getByText('It is set.', { exact: false })).toBeVisible()
   for (const code of all) await expect(page.getByText(code)).toHaveCount(0)

@@ -134,7 +134,7 @@ test('a class at accelerated time: six looks, pause, a minute more, late, a faul
     await expect(page.getByRole('heading', { level: 2, name: 'Ines Calder' })).toBeVisible()
     // Nobody's try was tapped in this class: said, and no heading over nothing.
     await expect(page.getByText('You did')).toHaveCount(0)
-    await whole(page, 'Nothing was written down of tonight.', 'Nothing upside down alone.')
+    await whole(page, 'Nothing was written down of this class.', 'Nothing upside down alone.')
   })
   await board.context().close()
 })

@@ -1,7 +1,7 @@
 import { and, desc, eq } from 'drizzle-orm'
 import { apiToken } from './schema'
 import { addRow, changeRows, rowOf, rowsOf } from './rows'
-import { type Scope } from './scope'
+import type { Scope } from './scope'
 
 export type ApiToken = Omit<typeof apiToken.$inferSelect, 'studioId' | 'tokenHash'>
 
@@ -14,7 +14,7 @@ export function listApiTokens(scope: Scope): ApiToken[] {
 
 /** Keeps a new token by its hash. */
 export function addApiToken(scope: Scope, token: Omit<typeof apiToken.$inferInsert, 'studioId'>): void {
-  addRow(scope, apiToken, { ...token })
+  addRow(scope, apiToken, token)
 }
 
 /** The token of a hash, while it is good; null where it is not known, has ended or is over. */

@@ -2,7 +2,7 @@ import { asc, eq } from 'drizzle-orm'
 import type { Day } from '@/core/day'
 import { assistant } from './schema'
 import { dropRows, putRow, rowsOf } from './rows'
-import { type Scope } from './scope'
+import type { Scope } from './scope'
 
 export type AssistantRecord = {
   readonly id: string

@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm'
 import { classLink } from './schema'
 import { addRow, changeRows, rowOf } from './rows'
-import { type Scope } from './scope'
+import type { Scope } from './scope'
 
 /** Makes a way to a class; an earlier one ends with it. */
 export function addClassLink(
@@ -9,7 +9,7 @@ export function addClassLink(
   link: { readonly tokenHash: string; readonly classId: string },
 ): void {
   endClassLinks(scope, link.classId)
-  addRow(scope, classLink, { ...link })
+  addRow(scope, classLink, link)
 }
 
 /** Ends every way to a class. Returns how many were open. */

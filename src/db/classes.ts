@@ -147,7 +147,7 @@ export function addClass(
     fixed?: Fixed
   },
 ): boolean {
-  const isNew = addOnce(scope, classSession, { ...row })
+  const isNew = addOnce(scope, classSession, row)
   if (isNew) for (const studentId of roster) addRow(scope, classRoster, { classId: row.id, studentId })
   return isNew
 }

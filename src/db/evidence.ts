@@ -6,7 +6,7 @@ import { keptEvidence } from './kept-evidence'
 import { readAgain } from './ledger'
 import { attempt, drillDone, note, observation, placement } from './schema'
 import { addOnce, rowsOf } from './rows'
-import { type Scope } from './scope'
+import type { Scope } from './scope'
 
 /** Where a fact was tapped. */
 export type Origin = { readonly deviceId: string; readonly deviceSeq: number }

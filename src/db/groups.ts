@@ -1,7 +1,7 @@
 import { asc, eq } from 'drizzle-orm'
 import { group, groupMember } from './schema'
 import { addRow, dropRows, putRow, rowsOf } from './rows'
-import { type Scope } from './scope'
+import type { Scope } from './scope'
 
 export type GroupRecord = {
   readonly id: string
@@ -26,7 +26,7 @@ export function listGroups(scope: Scope): GroupRecord[] {
 
 /** Adds or changes a group with its members; the id comes from the form. */
 export function saveGroup(scope: Scope, { members, ...fields }: GroupRecord): void {
-  putRow(scope, group, { ...fields })
+  putRow(scope, group, fields)
   dropRows(scope, groupMember, eq(groupMember.groupId, fields.id))
   for (const studentId of members) addRow(scope, groupMember, { groupId: fields.id, studentId })
 }

@@ -6,7 +6,7 @@ import type { CheckIn } from '@/core/screening/tonight'
 import { seal, unseal, type HealthKey } from './health-codec'
 import { healthRecord } from './schema'
 import { addOnce, dropRows, rowsOf } from './rows'
-import { type Scope } from './scope'
+import type { Scope } from './scope'
 
 export type HealthFile = {
   readonly screening: Screening

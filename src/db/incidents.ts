@@ -4,7 +4,7 @@ import type { Incident } from '@/core/incident/incident'
 import { seal, unseal, type HealthKey } from './health-codec'
 import { incident } from './schema'
 import { addOnce, rowOf, rowsOf } from './rows'
-import { type Scope } from './scope'
+import type { Scope } from './scope'
 
 export type IncidentRecord = {
   readonly id: string

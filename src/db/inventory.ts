@@ -3,7 +3,7 @@ import type { Day } from '@/core/day'
 import type { PropItem } from '@/core/props/inventory'
 import { propItem } from './schema'
 import { changeRows, dropRows, putRow, rowsOf } from './rows'
-import { type Scope } from './scope'
+import type { Scope } from './scope'
 
 /** The cupboard, by shape. */
 export function listProps(scope: Scope): PropItem[] {

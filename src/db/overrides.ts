@@ -2,7 +2,7 @@ import { asc, eq } from 'drizzle-orm'
 import type { Override } from '@/core/practice/override'
 import { practiceOverride } from './schema'
 import { addOnce, rowsOf } from './rows'
-import { type Scope } from './scope'
+import type { Scope } from './scope'
 
 /** One change to an entry, as it was kept; null fields gave the practice back its own. */
 export type OverrideEntry = {

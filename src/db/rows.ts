@@ -30,14 +30,36 @@ export function rowOf<T extends Owned>(
   return asked(scope, table, where, order).get()
 }
 
+type Insert<T extends Owned> = Omit<T['$inferInsert'], 'studioId'>
+const ofScope = <T extends Owned>({ studioId }: Scope, row: Insert<T>): T['$inferInsert'] => ({
+  ...row,
+  studioId,
+})
+
 /** Adds a row. Returns false, and changes nothing, where its id is there already. */
 export function addOnce<T extends Owned & { readonly id: SQLiteColumn }>(
-  { db, studioId }: Scope,
+  scope: Scope,
   table: T,
-  row: Omit<T['$inferInsert'], 'studioId'>,
+  row: Insert<T>,
 ): boolean {
-  const values = { ...row, studioId } as T['$inferInsert']
-  return db.insert(table).values(values).onConflictDoNothing({ target: table.id }).run().changes > 0
+  const added = scope.db.insert(table).values(ofScope(scope, row))
+  return added.onConflictDoNothing({ target: table.id }).run().changes > 0
+}
+
+/** Adds a row. @throws where its key is there already */
+export function addRow<T extends Owned>(scope: Scope, table: T, row: Insert<T>): void {
+  scope.db.insert(table).values(ofScope(scope, row)).run()
+}
+
+/** Adds a row, or puts it in the place of the scope's one with its id; another studio's stays as it is. */
+export function putRow<T extends Owned & { readonly id: SQLiteColumn }>(
+  scope: Scope,
+  table: T,
+  row: Insert<T>,
+): void {
+  const set = ofScope(scope, row)
+  const setWhere = eq(table.studioId, scope.studioId)
+  scope.db.insert(table).values(set).onConflictDoUpdate({ target: table.id, set, setWhere }).run()
 }
 
 /** Changes what a condition names. Returns how many rows that were. */
@@ -60,26 +82,4 @@ export function dropRows(scope: Scope, table: Owned, where?: SQL): number {
     .delete(table)
     .where(mine(scope, table, where))
     .run().changes
-}
-
-/** Adds a row of the scope's. */
-export function addRow<T extends Owned>(
-  { db, studioId }: Scope,
-  table: T,
-  row: Omit<T['$inferInsert'], 'studioId'>,
-): void {
-  db.insert(table)
-    .values({ ...row, studioId } as T['$inferInsert'])
-    .run()
-}
-
-/** Adds a row, or puts it in the place of the scope's one with its id; another studio's stays as it is. */
-export function putRow<T extends Owned & { readonly id: SQLiteColumn }>(
-  { db, studioId }: Scope,
-  table: T,
-  row: Omit<T['$inferInsert'], 'studioId'>,
-): void {
-  const set = { ...row, studioId } as T['$inferInsert']
-  const setWhere = eq(table.studioId, studioId)
-  db.insert(table).values(set).onConflictDoUpdate({ target: table.id, set, setWhere }).run()
 }

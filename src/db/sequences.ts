@@ -39,7 +39,7 @@ export function findSequence(scope: Scope, id: string): KeptSequence | null {
 
 /** Adds a sequence, or changes its name, what is in it and whom it is for. */
 export function saveSequence(scope: Scope, { people, ...kept }: KeptSequence): void {
-  putRow(scope, sequence, { ...kept })
+  putRow(scope, sequence, kept)
   dropRows(scope, sequencePerson, eq(sequencePerson.sequenceId, kept.id))
   for (const studentId of people) addRow(scope, sequencePerson, { sequenceId: kept.id, studentId })
 }

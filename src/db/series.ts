@@ -1,7 +1,7 @@
 import { desc, eq } from 'drizzle-orm'
 import { series } from './schema'
 import { dropRows, putRow, rowOf, rowsOf } from './rows'
-import { type Scope } from './scope'
+import type { Scope } from './scope'
 
 /** Weeks of one group towards one family. */
 export type Series = Omit<typeof series.$inferSelect, 'studioId'>

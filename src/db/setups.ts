@@ -3,7 +3,7 @@ import type { Day } from '@/core/day'
 import type { Weighing } from '@/core/weighing/calibrate'
 import { savedSetup, weighing } from './schema'
 import { addOnce, dropRows, rowsOf } from './rows'
-import { type Scope } from './scope'
+import type { Scope } from './scope'
 
 export type SavedSetup = {
   readonly id: string

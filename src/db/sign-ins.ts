@@ -10,7 +10,7 @@ export type OpenSignIn = SignIn & { readonly name: string; readonly role: Role }
 
 /** Opens a sign-in. */
 export function addSignIn(scope: Scope, opened: SignIn): void {
-  addRow(scope, signIn, { ...opened })
+  addRow(scope, signIn, opened)
 }
 
 /** The sign-in of a token, with what its account may do now; null where it is unknown or the account ended. */
@@ -72,7 +72,7 @@ export function addCode(
   scope: Scope,
   code: { codeHash: string; role: 'device' | 'owner'; label: string; expiresMs: number },
 ): void {
-  addRow(scope, accessCode, { ...code })
+  addRow(scope, accessCode, code)
 }
 
 /** Takes a code: it is good once. Null where it is unknown, used or too old. */

@@ -8,7 +8,7 @@ import type { LengthUnit } from '@/core/units'
 import { listProps } from './inventory'
 import { studio } from './schema'
 import { rowOf } from './rows'
-import { type Scope } from './scope'
+import type { Scope } from './scope'
 
 /** What is set for the studio as a whole. */
 export type StudioSettings = {

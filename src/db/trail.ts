@@ -16,7 +16,7 @@ export type TrailLine = {
 
 /** Writes down what somebody did; nothing of it is changed or removed afterwards. */
 export function addTrail(scope: Scope, line: TrailLine): void {
-  addRow(scope, trail, { ...line })
+  addRow(scope, trail, line)
 }
 
 /** The newest lines first, of everybody or about one student. */

@@ -9,6 +9,7 @@ import { composeHome, mayGoHome, type HomeAsked } from './compose'
 import { sessionDays } from './days'
 import { afterWeek, nextDose } from './grow'
 import { AT_HOME, homeSheetSchema, type HomeItem } from './home'
+import { runs } from '@/testing/runs'
 
 const practice = shippedPractice()
 const CONDITIONS = [...new Set(practice.cautions.flatMap((c) => c.conditions))]
@@ -22,7 +23,7 @@ const asked = (more: Partial<HomeAsked> = {}): HomeAsked => ({
   ...more,
 })
 const compose = (more: Partial<HomeAsked> = {}) => composeHome(practice, asked(more))
-const RUNS = Number(process.env.HOME_RUNS ?? 300)
+const RUNS = runs(300)
 
 const anyAsked = fc.record({
   conditions: fc.subarray(CONDITIONS, { maxLength: 4 }),

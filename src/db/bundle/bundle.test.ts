@@ -17,6 +17,7 @@ import { openWith, sealWith } from './seal'
 import { takeIn } from './take-in'
 import { BUNDLE_TABLES } from './tables'
 import { digestOf, writeBundle } from './write'
+import { runs } from '@/testing/runs'
 
 const DAY = '2026-03-10'
 const PASS = 'seven grey herons'
@@ -137,7 +138,7 @@ describe('a whole studio as a file', () => {
 })
 
 describe('a damaged file', () => {
-  const RUNS = Number(process.env.DAMAGED_RUNS ?? 40)
+  const RUNS = runs(40)
   it('is refused with a sentence wherever a byte of it is another, before anything is stored', () => {
     const sound = readBundle(bare, '')
     let refusals = 0

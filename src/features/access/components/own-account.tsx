@@ -1,11 +1,10 @@
 'use client'
 
-import { Button, Group, PasswordInput, Text } from '@mantine/core'
+import { Button, Group, PasswordInput } from '@mantine/core'
 import { useState } from 'react'
 import { forgetPages } from '@/device/floor-pages'
 import { goAnew } from '@/ui/go-anew'
-import { FormProblem } from '@/ui/form-problem'
-import { Section } from '@/ui/section'
+import { FormEnd, FormShell } from '@/ui/form-shell'
 import { useForm } from '../../use-form'
 import { changePassword, lockScreen, signOut } from '../sign-in-actions'
 
@@ -37,19 +36,18 @@ export function PasswordCard() {
     setDone(true)
   }
   return (
-    <Section title="Password" className="card no-print" gap="sm">
+    <FormShell title="Password" className="card no-print" problem={problemOf('')} onSubmit={save}>
       <Group align="flex-start">
         <PasswordInput label="The one you have" autoComplete="current-password" w={240} {...field('old')} />
         <PasswordInput label="The new one" autoComplete="new-password" w={240} {...field('fresh')} />
         <PasswordInput label="Once more" autoComplete="new-password" w={240} {...field('again')} />
       </Group>
-      <FormProblem message={problemOf('')} />
-      {done ? <Text role="status">Changed. You were signed out everywhere else.</Text> : null}
-      <Group>
-        <Button loading={busy} onClick={() => void save()}>
-          Change it
-        </Button>
-      </Group>
-    </Section>
+      <FormEnd
+        label="Change it"
+        variant="default"
+        busy={busy}
+        said={done ? 'Changed. You were signed out everywhere else.' : ''}
+      />
+    </FormShell>
   )
 }

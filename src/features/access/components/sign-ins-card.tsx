@@ -4,6 +4,7 @@ import { Button, Group, Text, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { FormProblem } from '@/ui/form-problem'
 import { Section } from '@/ui/section'
+import { useForm } from '../../use-form'
 import { useSubmit } from '../../use-submit'
 import { endOne, makeTabletCode } from '../actions'
 import type { SignInLine } from '../queries'
@@ -35,8 +36,8 @@ export function SignInsCard({ signIns }: { signIns: readonly SignInLine[] }) {
 
 /** A code by which one tablet comes in, shown once. */
 export function TabletCard() {
-  const { busy, problemOf, send } = useSubmit(makeTabletCode)
-  const [label, setLabel] = useState('Tablet on the block')
+  const first = { label: 'Tablet on the block' }
+  const { values, field, busy, problemOf, send } = useForm(first, makeTabletCode)
   const [code, setCode] = useState<string | null>(null)
   return (
     <Section title="Pair a tablet" className="card" gap="sm">
@@ -45,16 +46,8 @@ export function TabletCard() {
         when it is passed round. Nothing else opens on it.
       </Text>
       <Group align="flex-end">
-        <TextInput
-          label="What you call it"
-          value={label}
-          error={problemOf('label')}
-          onChange={(e) => setLabel(e.currentTarget.value)}
-        />
-        <Button
-          loading={busy}
-          onClick={() => void send({ label }).then((made) => made && setCode(made.code))}
-        >
+        <TextInput label="What you call it" {...field('label')} />
+        <Button loading={busy} onClick={() => void send(values).then((made) => made && setCode(made.code))}>
           Make a code
         </Button>
       </Group>

@@ -6,6 +6,7 @@ import { readLog } from '@/device/log'
 import { deviceDb } from '@/device/store'
 import { useRecord } from '@/device/use-log'
 import { useStopwatch } from '@/device/use-stopwatch'
+import { inBrowser } from '@/testing/in-browser'
 import { FloorLog } from './floor-log'
 
 const NOW = Date.parse('2026-03-10T17:00:00Z')
@@ -23,8 +24,7 @@ let says: { state: string; why?: string } | null = null
 const sent: string[] = []
 
 beforeAll(() => {
-  window.matchMedia = (media) =>
-    ({ media, matches: false, addEventListener: jest.fn(), removeEventListener: jest.fn() }) as never
+  inBrowser()
   let held = false
   const request = async (_: string, __: unknown, work: (lock: unknown) => Promise<boolean>) => {
     if (held) return work(null)
@@ -32,10 +32,6 @@ beforeAll(() => {
     return work({}).finally(() => (held = false))
   }
   Object.defineProperty(navigator, 'locks', { value: { request } })
-  // What this window has none of.
-  Object.assign(globalThis, {
-    structuredClone: (value: unknown): unknown => JSON.parse(JSON.stringify(value)),
-  })
   Object.assign(AbortSignal, { timeout: () => new AbortController().signal })
   globalThis.fetch = ((_: unknown, init: RequestInit) => {
     if (says === null) return Promise.reject(new Error('away'))

@@ -1,10 +1,10 @@
 'use client'
 
-import { Button, Group, MultiSelect, Select, Stack, Text, TextInput } from '@mantine/core'
+import { Group, MultiSelect, Select, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { newId } from '@/device/facts'
 import type { LoadTag } from '@/core/practice/schema'
-import { FormProblem } from '@/ui/form-problem'
+import { FormEnd, FormShell } from '@/ui/form-shell'
 import { useForm } from '../../use-form'
 import { saveClearance } from '../actions'
 
@@ -36,8 +36,7 @@ export function ClearanceForm({ id, loads }: Props) {
     setEntryId(newId())
   }
   return (
-    <Stack gap="sm">
-      <FormProblem message={problemOf('')} />
+    <FormShell gap="sm" problem={problemOf('')} onSubmit={save}>
       <MultiSelect label="Covers" data={[...loads]} searchable hidePickedOptions {...field('tags')} />
       <Group align="flex-start" grow>
         <TextInput label="Clinician" {...field('clinician')} />
@@ -61,12 +60,7 @@ export function ClearanceForm({ id, loads }: Props) {
           {...field('expires')}
         />
       </Group>
-      <Group>
-        <Button variant="filled" loading={busy} onClick={() => void save()}>
-          Record the clearance
-        </Button>
-        <Text role="status">{said}</Text>
-      </Group>
-    </Stack>
+      <FormEnd label="Record the clearance" {...{ busy, said }} />
+    </FormShell>
   )
 }

@@ -36,9 +36,9 @@ const EMPTY = {
 /** A form made from a check's data: one value or one a side, as number, level or yes/no. */
 export function CheckForm({ studentId, check, spans, exits, wayOut, corrects, onSaved }: Props) {
   const empty = { ...EMPTY, exitId: check.names === 'exit' && wayOut !== '' ? wayOut : null }
-  const first = corrects ? { ...EMPTY, ...corrects.was.typed, ...corrects.was, note: corrects.note } : empty
+  const first = corrects ? asItWas(corrects) : empty
   const { busy, problemOf, save, saved } = useEntry()
-  const { values, change, field, tick } = useBound<typeof EMPTY>(first, problemOf)
+  const { values, change, field, tick } = useBound(first, problemOf)
   const wording = useWording()
   const keys: readonly Key[] = check.side === 'each' ? ['left', 'right'] : ['single']
 
@@ -109,6 +109,11 @@ export function CheckForm({ studentId, check, spans, exits, wayOut, corrects, on
       </ResultEnd>
     </FormShell>
   )
+}
+
+/** A correction begins from what stood there. */
+function asItWas({ was: { typed, ...was }, note }: HistoryEntry): typeof EMPTY {
+  return { ...EMPTY, ...typed, ...was, note }
 }
 
 function labelOf(check: ReadinessCheck, key: Key, wording: Wording): string {

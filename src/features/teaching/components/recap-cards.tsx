@@ -8,16 +8,22 @@ export function RecapCards({ recap }: { recap: Recap }) {
       {recap.people.map((person) => (
         <li key={person.id}>
           <h2>{person.name}</h2>
-          {person.did.length === 0 ? <p>Nothing was written down of tonight.</p> : <h3>You did</h3>}
-          <ul>
-            {person.did.map(({ what, came, numbers }) => (
-              <li key={what}>
-                {what}
-                {came === '' ? '' : `: ${came}`}
-                {numbers === '' ? null : <div>Your numbers: {numbers}</div>}
-              </li>
-            ))}
-          </ul>
+          {person.did.length === 0 ? (
+            <p>Nothing was written down of this class.</p>
+          ) : (
+            <>
+              <h3>You did</h3>
+              <ul>
+                {person.did.map(({ what, came, numbers }) => (
+                  <li key={what}>
+                    {what}
+                    {came === '' ? '' : `: ${came}`}
+                    {numbers === '' ? null : <div>Your numbers: {numbers}</div>}
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
           {person.rests ? <p>Rest for now. Nothing to repeat until we have talked.</p> : null}
           {person.repeat.length === 0 ? null : (
             <>
