@@ -5,7 +5,8 @@ import https from 'node:https'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { certificates } from './lan.mjs'
-import { ensureBuilt, freePort, ROOT, startServer } from './lib.mjs'
+import { freePort, ROOT, startServer } from './lib.mjs'
+import { ensureBuilt } from './packages.mjs'
 
 const NAMES = ['boathouse.example', 'harbour.example']
 if (spawnSync('nginx', ['-v']).error) {

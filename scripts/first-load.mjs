@@ -4,7 +4,8 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { gzipSync } from 'node:zlib'
-import { ensureBuilt, freePort, ROOT, startServer } from './lib.mjs'
+import { freePort, ROOT, startServer } from './lib.mjs'
+import { ensureBuilt } from './packages.mjs'
 
 const DAY = '2026-03-10'
 /** kB, gzipped. The bench carries the mechanics. */

@@ -3,7 +3,8 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { launchBrowser } from './browser.mjs'
-import { ensureBuilt, freePort, run, startServer } from './lib.mjs'
+import { freePort, run, startServer } from './lib.mjs'
+import { ensureBuilt } from './packages.mjs'
 
 const TAPS = 40
 const SLOWER = 4

@@ -3,7 +3,8 @@ import { readFileSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import Database from 'better-sqlite3'
-import { ensureBuilt, filesBelow, freePort, options, ROOT, run, startServer } from './lib.mjs'
+import { filesBelow, freePort, options, ROOT, run, startServer } from './lib.mjs'
+import { ensureBuilt } from './packages.mjs'
 
 const given = options(process.argv.slice(2))
 const REQUESTS = Number(given.requests ?? 50_000)

@@ -5,7 +5,8 @@ import path from 'node:path'
 import Database from 'better-sqlite3'
 import { v7 } from 'uuid'
 import { noteTaps, sendFacts } from './floor-taps.mjs'
-import { ensureBuilt, freePort, machineDay, options, run, startServer } from './lib.mjs'
+import { freePort, machineDay, options, run, startServer } from './lib.mjs'
+import { ensureBuilt } from './packages.mjs'
 
 const given = options(process.argv.slice(2))
 const HOURS = Number(given.hours ?? 8)

@@ -5,7 +5,8 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { v7 } from 'uuid'
 import { noteTaps, sendFacts } from './floor-taps.mjs'
-import { ensureBuilt, freePort, options, run, startServer } from './lib.mjs'
+import { freePort, options, run, startServer } from './lib.mjs'
+import { ensureBuilt } from './packages.mjs'
 
 const given = options(process.argv.slice(2))
 const KILLS = Number(given.kills ?? 300)

@@ -1,6 +1,5 @@
-import { execFileSync, spawn } from 'node:child_process'
-import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { spawn } from 'node:child_process'
+import { accessSync, constants, mkdirSync, readdirSync, statSync } from 'node:fs'
 import net from 'node:net'
 import path from 'node:path'
 
@@ -12,54 +11,57 @@ const QUIET = {
   npm_config_audit: 'false',
 }
 
-/** Runs a command to its end with its output shown; returns whether it went well. */
+const STOPS = ['SIGINT', 'SIGTERM']
+
+/**
+ * Runs a command to its end with its output shown; returns whether it went well. Whoever stops this process meanwhile stops
+ * the command, and this process ends after it: a command that cleans up must not meet the next start at it.
+ */
 export function run(command, args, { env = {}, stdio = 'inherit' } = {}) {
   return new Promise((resolve) => {
     const child = spawn(command, args, { cwd: ROOT, stdio, env: { ...QUIET, ...env } })
-    child.on('close', (code) => resolve(code === 0))
-    child.on('error', () => resolve(false))
+    let stopped = false
+    const stop = (signal) => {
+      stopped = true
+      child.kill(signal)
+    }
+    const end = (well) => {
+      for (const signal of STOPS) process.off(signal, stop)
+      if (stopped) process.exit(130)
+      resolve(well)
+    }
+    for (const signal of STOPS) process.on(signal, stop)
+    child.on('close', (code) => end(code === 0))
+    child.on('error', () => end(false))
   })
 }
 
-/** One sentence for what is missing to compile the database driver, or null. */
-export function missingTools() {
-  const has = (name) => {
-    try {
-      execFileSync('which', [name], { stdio: 'ignore' })
-      return true
-    } catch {
-      return false
-    }
+/** Ends with one sentence. */
+export function end(message, code = 1) {
+  console.error(message)
+  process.exit(code)
+}
+
+/** A port as typed, or the usual one; ends with a sentence when it is none. */
+export function portOf(given, usual) {
+  if (given === undefined) return usual
+  const port = Number(given)
+  if (!/^\d{1,5}$/.test(String(given)) || port < 1 || port > 65535)
+    end(`--port wants a number from 1 to 65535, not “${given}”.`)
+  return port
+}
+
+/** Makes a folder for data; ends with a sentence when it cannot be one, or cannot be written in. */
+export function dataFolder(folder, mode = 0o700) {
+  try {
+    mkdirSync(folder, { recursive: true, mode })
+    accessSync(folder, constants.W_OK)
+  } catch (problem) {
+    const why = { EEXIST: 'a file of that name is there', ENOTDIR: 'a file of that name is there' }
+    end(
+      `The data cannot lie in ${folder}: ${why[problem.code] ?? 'it cannot be written there'}. Name another folder with --data.`,
+    )
   }
-  const [major, minor] = process.versions.node.split('.').map(Number)
-  if (major < 20 || (major === 20 && minor < 9))
-    return `Levitar needs Node 20.9 or newer; this is ${process.versions.node}.`
-  const missing = ['python3', 'make', 'g++'].filter((tool) => !has(tool))
-  if (missing.length === 0) return null
-  return `The database driver is compiled on install and ${missing.join(', ')} ${missing.length === 1 ? 'is' : 'are'} missing: install ${missing.join(' ')} with your system's package manager (on Debian: apt-get install -y python3 make g++) and run this again.`
-}
-
-/** Installs packages when node_modules does not match the lockfile. */
-export async function ensureInstalled() {
-  const marker = path.join(ROOT, 'node_modules', '.levitar-lock')
-  const want = hashFiles([path.join(ROOT, 'package-lock.json')])
-  if (existsSync(marker) && readFileSync(marker, 'utf8') === want) return true
-  console.log('Installing packages (the database driver compiles for about two minutes) …')
-  // Not `npm ci`: it insists on other systems' optional binaries, which not every registry carries. The lockfile still pins.
-  if (!(await run('npm', ['install', '--no-save', '--loglevel=error']))) return false
-  writeFileSync(marker, want)
-  return true
-}
-
-/** Builds for production unless the sources are those of the last build. */
-export async function ensureBuilt() {
-  const marker = path.join(ROOT, '.next', '.levitar-sources')
-  const want = sourceHash()
-  if (existsSync(marker) && readFileSync(marker, 'utf8') === want) return true
-  console.log('Building …')
-  if (!(await run('npx', ['next', 'build']))) return false
-  writeFileSync(marker, want)
-  return true
 }
 
 /** A port nobody listens on: the one asked for if it is free. */
@@ -139,21 +141,4 @@ export function filesBelow(folder) {
     const full = path.join(folder, entry.name)
     return entry.isDirectory() ? filesBelow(full) : statSync(full).isFile() ? [full] : []
   })
-}
-
-function sourceHash() {
-  const files = ['src', 'public']
-    .map((f) => path.join(ROOT, f))
-    .filter(existsSync)
-    .flatMap(filesBelow)
-  return hashFiles([
-    ...files.sort(),
-    ...['next.config.ts', 'package-lock.json'].map((f) => path.join(ROOT, f)),
-  ])
-}
-
-function hashFiles(files) {
-  const hash = createHash('sha256')
-  for (const file of files) hash.update(path.relative(ROOT, file)).update(readFileSync(file))
-  return hash.digest('hex')
 }

@@ -3,7 +3,8 @@ import Database from 'better-sqlite3'
 import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { ensureBuilt, freePort, options, run, startServer } from './lib.mjs'
+import { freePort, options, run, startServer } from './lib.mjs'
+import { ensureBuilt } from './packages.mjs'
 
 const given = options(process.argv.slice(2))
 const STUDIOS = Number(given.studios ?? 1000)

@@ -4,7 +4,8 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { launchBrowser } from './browser.mjs'
-import { ensureBuilt, freePort, options, ROOT, run, startServer } from './lib.mjs'
+import { freePort, options, ROOT, run, startServer } from './lib.mjs'
+import { ensureBuilt } from './packages.mjs'
 
 export const DAY = '2026-03-10'
 const NOW = `${DAY}T17:00:00Z`

@@ -6,7 +6,8 @@ import path from 'node:path'
 import Database from 'better-sqlite3'
 import { v7 } from 'uuid'
 import { noteTaps, sendFacts, tryTaps } from './floor-taps.mjs'
-import { ensureBuilt, freePort, machineDay, ROOT, startServer } from './lib.mjs'
+import { freePort, machineDay, ROOT, startServer } from './lib.mjs'
+import { ensureBuilt } from './packages.mjs'
 
 const DAY = '2026-03-10'
 const THINK_MS = 5000

@@ -1,14 +1,18 @@
 // Everything that must hold, from a clean clone, ending with one line `N passed, N failed`.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import path from 'node:path'
-import { ensureBuilt, ensureInstalled, missingTools, ROOT, run } from './lib.mjs'
+import { ROOT, run } from './lib.mjs'
+import { ensureBuilt, ensureInstalled, missingTools } from './packages.mjs'
 
 const REPORTS = path.join(ROOT, 'reports')
 const counts = { passed: 0, failed: 0 }
 
 const missing = missingTools()
 if (missing) fail(missing)
-if (!(await ensureInstalled())) fail('The packages could not be installed.')
+// What a newcomer does first comes first, on what this checkout has: on a fresh clone nothing.
+await step('the first command', 'node', ['scripts/first-start.mjs'])
+const wrong = await ensureInstalled()
+if (wrong) fail(wrong)
 if (!(await ensureChromium()))
   fail('The browser journeys need Debian’s packages chromium and poppler-utils: have them installed.')
 rmSync(REPORTS, { recursive: true, force: true })
