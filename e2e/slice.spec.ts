@@ -194,7 +194,7 @@ test('from pasted names to a taught class and what it changed, over a killed ser
     await page.getByRole('button', { name: 'Tomas Reyle: not yet' }).click()
     await toBlock(page, 'Forearm stand, in turns')
     await expect(page.getByText(/^Fetch and build|^Up now/)).toBeVisible()
-    const first = page.getByRole('button', { name: /: clean$/ }).first()
+    const first = page.getByRole('button', { name: /: clean, alone$/ }).first()
     await first.click()
   })
 

@@ -11,7 +11,7 @@ function readFirst(file: string, seen = new Set<string>()): string[] {
   if (seen.has(file)) return []
   seen.add(file)
   const source = readFileSync(file, 'utf8')
-  const named = [...source.matchAll(/^(?:import|export)\b[^'"]*?['"]([^'"]+)['"]/gm)].map(
+  const named = [...source.matchAll(/^(?:import|export)\s(?:[\w\s{},*]*?\sfrom\s)?['"]([^'"]+)['"]/gm)].map(
     (found) => found[1]!,
   )
   return named.flatMap((name) =>

@@ -6,8 +6,8 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { freePort, ROOT } from './lib.mjs'
 
-/** How long a phase is let run before it is stopped; the install once its folders are half full. */
-const STOP_AFTER_MS = { 1: 15_000, 2: 6_000, 3: 1_500 }
+/** How long a phase is let run before it is stopped. */
+const STOP_AFTER_MS = { 1: 8_000, 2: 5_000, 3: 1_500 }
 /** A second start on what stands, on two cores. */
 const SECOND_START_MS = 5_000
 /** Past that it is a fault and not a busy machine. */

@@ -61,10 +61,11 @@ export const attemptFact = z.object({
   ...stampFields,
   studentId: ID,
   stageId: CODE,
-  level: z.enum(['took-off', 'hop', 'touched', 'held', 'practised']),
+  /** What nobody said is stored so, and meets no gate that asks for it (ruling 22). */
+  level: z.enum(['took-off', 'hop', 'touched', 'held', 'practised', 'not-said']),
   outcome: z.enum(['clean', 'not-yet', 'stopped']),
   exitControlled: z.boolean(),
-  help: HELP,
+  help: z.enum([...HELP.options, 'not-said']),
   /** Null takes the one of the plan, where the class has one. */
   setupId: CODE.nullable(),
   lead: z.enum(['left', 'right']).nullable(),

@@ -16,6 +16,7 @@ import { groundOf, type FamilyGround } from './ground'
 import type { PainAfterWork, Setback } from './setback'
 import type { Layoff, Standing } from './standing'
 import { withoutClosedWays } from './way-out'
+import { unsaidFor } from './unsaid'
 
 export type Outcome = 'not-now' | 'step-back' | 'offer' | 'once-more' | 'near' | 'build' | 'held'
 
@@ -204,7 +205,10 @@ function gateResult(case_: Case, stage: Stage, gate: Gate): GateResult {
     gate.check === WAY_OUT_CHECK
       ? withoutClosedWays(case_.practice, case_.limits, evidence.observations)
       : evidence.observations
-  return evaluateGate(gate, check, stage, seen, asOf, renewedOn(case_, gate))
+  const result = evaluateGate(gate, check, stage, seen, asOf, renewedOn(case_, gate))
+  return result.state === 'met'
+    ? result
+    : { ...result, unsaid: unsaidFor(practice, gate, stage, evidence.attempts, asOf) }
 }
 
 /** Fresh checks to show on the way back (ruling 4): what the stage left behind asks, and is not shown now. */

@@ -51,9 +51,11 @@ export type Observation = Fact & {
   readonly withdrawn: boolean
 }
 
-export type Help = 'alone' | 'touched' | 'carried'
+/** Hands on somebody; of a try nobody may have said. */
+export type Help = 'alone' | 'touched' | 'carried' | 'not-said'
 
-export type AttemptLevel = 'took-off' | 'hop' | 'touched' | 'held' | 'practised'
+/** How far a try got; `not-said` where nobody said it (ruling 22), `practised` where nothing leaves the floor. */
+export type AttemptLevel = 'took-off' | 'hop' | 'touched' | 'held' | 'practised' | 'not-said'
 
 export type Attempt = Fact & {
   readonly kind: 'attempt'

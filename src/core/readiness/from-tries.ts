@@ -12,6 +12,7 @@ const REACHED: Readonly<Record<Attempt['level'], number | null>> = {
   touched: 3,
   held: 4,
   practised: null,
+  'not-said': null,
 }
 /** Held so long in balance a kick is of the highest level, s. */
 const BALANCED_S = 2
@@ -36,7 +37,7 @@ export function resultsFromTries(
     ...kicks,
     ...leadGaps([...observations, ...kicks]),
     ...tries
-      .filter((a) => a.level !== 'took-off')
+      .filter((a) => a.level !== 'took-off' && !(a.help === 'not-said' && a.outcome === 'clean'))
       .map((a) => result(a, 'CK-consistency', { single: cleanly(a) })),
   ]
 }

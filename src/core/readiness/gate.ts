@@ -6,13 +6,15 @@ import { satisfies } from './favourable'
 import { fallLevel } from './fall'
 import { cleanOfLast } from './from-tries'
 import { isEnough, pointsOf, type Points } from './points'
+import type { Unsaid } from './unsaid'
 
 export { fallLevel } from './fall'
 
 export type GateState = 'met' | 'confirm' | 'near' | 'unmet' | 'unknown'
 
 /** Why an entry proves nothing. */
-export type NotCounted = 'invalid' | 'void-fault' | 'aided' | 'helped' | 'unwatched' | 'unnamed'
+export type NotCounted =
+  'invalid' | 'void-fault' | 'aided' | 'helped' | 'help-unsaid' | 'unwatched' | 'unnamed'
 
 export type GateResult = {
   readonly gate: Gate
@@ -32,6 +34,8 @@ export type GateResult = {
   /** Why the newest entry did not count, where it did not. */
   readonly notCounted: NotCounted | null
   readonly evidenceIds: readonly string[]
+  /** What tries of these weeks left unsaid that the gate asks for; null or absent where nothing is. */
+  readonly unsaid?: Unsaid | null
 }
 
 /** ≥ gates are near from 80 % of the threshold, ≤ gates up to 25 % above it. */
@@ -120,7 +124,7 @@ function countedDays(all: readonly DayResult[]): readonly DayResult[] {
   return counted.length > 0 ? counted : all
 }
 
-const PROVES_NOTHING: readonly NotCounted[] = ['unwatched', 'helped', 'aided', 'unnamed']
+const PROVES_NOTHING: readonly NotCounted[] = ['unwatched', 'helped', 'help-unsaid', 'aided', 'unnamed']
 
 function provesNothing({ notCounted }: DayResult): boolean {
   return notCounted !== null && PROVES_NOTHING.includes(notCounted)
@@ -212,6 +216,7 @@ export function whyNotCounted(
   if (!o.valid) return 'invalid'
   if (o.faults.some((fault) => voids.includes(fault))) return 'void-fault'
   if (!o.watched) return 'unwatched'
+  if (o.help === 'not-said') return 'help-unsaid'
   return o.help === 'alone' ? null : 'helped'
 }
 

@@ -43,9 +43,9 @@ function betaBinomial(k: number, n: number, a: number, b: number): number {
   return (choose * rising(a, k) * rising(b, n - k)) / rising(a + b, n)
 }
 
-/** Whether a try that leaves the floor got where it was going; null where nothing left the floor. */
+/** Whether a try that leaves the floor got where it was going; null where nothing left the floor, or nobody said. */
 function arrival({ level, outcome }: Pick<Attempt, 'level' | 'outcome'>): boolean | null {
-  if (level === 'practised' || outcome === 'stopped') return null
+  if (level === 'practised' || level === 'not-said' || outcome === 'stopped') return null
   return level === 'touched' || level === 'held'
 }
 

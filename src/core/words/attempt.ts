@@ -13,6 +13,7 @@ export const LEVEL_WORD: Readonly<Record<Exclude<AttemptLevel, 'practised'>, str
   hop: 'Hop',
   touched: 'Touched',
   held: 'Held',
+  'not-said': 'Not said',
 }
 
 /** Hands of a helper. */
@@ -20,6 +21,7 @@ export const HELP_WORD: Readonly<Record<Help, string>> = {
   alone: 'Alone',
   touched: 'Touched by a helper',
   carried: 'Carried',
+  'not-said': 'Not said',
 }
 
 /** What ended a try that the student did not end. */
@@ -34,10 +36,10 @@ export const ENDED_WORD: Readonly<Record<Exclude<Attempt['endedBy'], null>, stri
 export function describeTry(a: Attempt): string {
   return [
     OUTCOME_OF_TRY[a.outcome],
-    a.level === 'practised' ? '' : LEVEL_WORD[a.level],
+    a.level === 'practised' || a.level === 'not-said' ? '' : LEVEL_WORD[a.level],
     a.seconds === null ? '' : `${a.seconds} s`,
     a.lead === null ? '' : `${a.lead} leading`,
-    a.help === 'alone' ? '' : HELP_WORD[a.help],
+    a.help === 'alone' ? '' : a.help === 'not-said' ? 'not said whether alone' : HELP_WORD[a.help],
     a.exitControlled ? '' : 'came out without control',
     a.endedBy === null || a.endedBy === 'self' ? '' : ENDED_WORD[a.endedBy],
   ]

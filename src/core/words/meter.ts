@@ -3,7 +3,7 @@ import { findById } from '../practice/find'
 import type { Library } from '../practice/library'
 import type { GateResult } from '../readiness/gate'
 import { count, METRIC, type Wording } from './number'
-import { describeAsked, shown, whatToLog } from './reason'
+import { describeAsked, describeUnsaid, shown, whatToLog } from './reason'
 
 /** What is asked beside what was seen: read at once, before any sentence. */
 export type Meter = {
@@ -32,7 +32,12 @@ export function meterOf(result: GateResult, practice: Library, wording: Wording 
     share: shareOf(result),
     met: state === 'met',
     days: dotsOf(result),
-    note: noteOf(result, check.shownOn ? whatToLog(check.id) : 'Not checked yet.', check.freshDays),
+    note: [
+      noteOf(result, check.shownOn ? whatToLog(check.id) : 'Not checked yet.', check.freshDays),
+      result.unsaid ? describeUnsaid(result.unsaid) : '',
+    ]
+      .filter((part) => part !== '')
+      .join(' '),
   }
 }
 

@@ -6,9 +6,10 @@ import type { Reason } from '../readiness/decide'
 import type { Observation } from '../readiness/evidence'
 import { whyNotCounted, type GateResult, type NotCounted } from '../readiness/gate'
 import type { Standing } from '../readiness/standing'
+import type { Left, Unsaid } from '../readiness/unsaid'
 import { describeLimit } from './limit'
 import { CM_PER_INCH } from '../units'
-import { count, METRIC, plain, type Wording } from './number'
+import { count, list, METRIC, plain, type Wording } from './number'
 
 /** One reason of a decision as a sentence, with the numbers and days it came from. */
 export function describeReason(reason: Reason, practice: Library, wording: Wording = METRIC): string {
@@ -74,7 +75,7 @@ export function describeGate(result: GateResult, practice: Library, wording: Wor
   switch (result.state) {
     case 'unknown':
       return check.shownOn
-        ? `${asked}: ${FROM_TRIES[check.id] ?? 'no tries logged yet'}.`
+        ? `${asked}: ${FROM_TRIES[check.id] ?? 'no tries logged yet'}.${unsaid(result)}`
         : `${asked}: not checked yet.`
     case 'met':
       return `${asked}: met, ${seen}${renewed(result)}.`
@@ -86,12 +87,12 @@ export function describeGate(result: GateResult, practice: Library, wording: Wor
           : result.cleanDays < result.neededDays
             ? `clean on ${count(result.cleanDays, 'day')}, ${result.neededDays} of the last ${result.ofDays} are asked for`
             : `last clean ${count(result.staleDays ?? 0, 'day')} ago, good for ${check.freshDays}`
-      return `${asked}: ${seen}; ${days}.`
+      return `${asked}: ${seen}; ${days}.${unsaid(result)}`
     }
     case 'near':
-      return `${asked}: close, ${seen}.`
+      return `${asked}: close, ${seen}.${unsaid(result)}`
     case 'unmet':
-      return `${asked}: not yet, ${seen}${notCounted(result)}.`
+      return `${asked}: not yet, ${seen}${notCounted(result)}.${unsaid(result)}`
   }
 }
 
@@ -110,6 +111,24 @@ export function whatToLog(checkId: string): string {
   return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`
 }
 
+/** What a try may leave unsaid, as it is asked for. */
+const LEFT_OPEN: Readonly<Record<Left, string>> = {
+  leg: 'which leg led',
+  height: 'how far it got',
+  time: 'how long it was held',
+  alone: 'whether it was alone',
+}
+
+/** What tries left unsaid that a gate asks for: such tries count for nothing there. */
+export function describeUnsaid({ tries, of, what }: Unsaid): string {
+  const where = of === 1 ? 'In the one try there is' : `In ${tries} of ${count(of, 'try', 'tries')}`
+  return `${where} it was not said ${list(what.map((left) => LEFT_OPEN[left]))}.`
+}
+
+function unsaid(result: GateResult): string {
+  return result.unsaid ? ` ${describeUnsaid(result.unsaid)}` : ''
+}
+
 function renewed({ renewedDay }: GateResult): string {
   return renewedDay === null ? '' : `, shown anew by harder work on ${formatDay(renewedDay)}`
 }
@@ -120,6 +139,7 @@ const NOT_COUNTED: Readonly<Record<NotCounted, string>> = {
   'void-fault': 'a fault was marked that voids it',
   aided: 'with an aid',
   helped: 'with hands helping',
+  'help-unsaid': 'it was not said whether they did it alone',
   unwatched: 'nobody watched',
   unnamed: 'it was not said which way out; record it again with its name',
 }

@@ -18,7 +18,7 @@ export const observation = sqliteTable(
     right: real('right'),
     aided: integer('aided', { mode: 'boolean' }).notNull(),
     aid: text('aid').notNull().default(''),
-    help: text('help', { enum: ['alone', 'touched', 'carried'] })
+    help: text('help', { enum: ['alone', 'touched', 'carried', 'not-said'] })
       .notNull()
       .default('alone'),
     arms: text('arms', { enum: ['fresh', 'spent'] }),
@@ -52,10 +52,12 @@ export const attempt = sqliteTable(
       .notNull()
       .references(() => student.id, { onDelete: 'cascade' }),
     stageId: text('stage_id').notNull(),
-    level: text('level', { enum: ['took-off', 'hop', 'touched', 'held', 'practised'] }).notNull(),
+    level: text('level', {
+      enum: ['took-off', 'hop', 'touched', 'held', 'practised', 'not-said'],
+    }).notNull(),
     outcome: text('outcome', { enum: ['clean', 'not-yet', 'stopped'] }).notNull(),
     exitControlled: integer('exit_controlled', { mode: 'boolean' }).notNull(),
-    help: text('help', { enum: ['alone', 'touched', 'carried'] }).notNull(),
+    help: text('help', { enum: ['alone', 'touched', 'carried', 'not-said'] }).notNull(),
     setupId: text('setup_id'),
     lead: text('lead', { enum: ['left', 'right'] }),
     seconds: real('seconds'),

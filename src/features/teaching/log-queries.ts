@@ -47,7 +47,7 @@ export function logbook({ scope, practice }: Context, asked: LogAsked, page: num
       more: [
         ...(line.seconds === null ? [] : [`${line.seconds} s`]),
         ...(line.lead === null ? [] : [`${line.lead} leg led`]),
-        ...(line.help === 'alone' ? [] : [line.help]),
+        ...(line.help === 'alone' ? [] : [line.help === 'not-said' ? 'not said whether alone' : line.help]),
         ...(line.setupId === null ? [] : [setupName(practice, line.setupId)]),
         ...(line.faults.length === 0
           ? []

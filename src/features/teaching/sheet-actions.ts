@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { doingsOf } from '@/core/classes/plan'
+import { newAttempt } from '@/core/facts/attempt'
 import { stampFields } from '@/core/facts/stamp'
 import { leavesFloor } from '@/core/readiness/gate'
 import { SEEN, tapOf } from '@/core/teaching/outcome'
@@ -54,11 +55,20 @@ export const enterSheet = action(
       if (!stage || !record.roster.includes(studentId))
         return problem('Somebody or something on the sheet is not in that class any more.')
       const kept = keepFact(ctx, {
-        ...{ ...stamp, day, kind: 'attempt', classId, studentId, stageId, ...tapOf(seen, []) },
-        // A sheet tells neither how far a kick went nor whether hands helped: the least is taken of both. Seconds tell it.
-        ...{ level: !leavesFloor(stage) ? 'practised' : seconds === null ? 'hop' : 'held', setupId: null },
-        help: helped.has(`${studentId} ${stageId}`) ? 'touched' : 'alone',
-        ...{ lead, seconds, replaces: null },
+        ...newAttempt(
+          studentId,
+          { id: stageId, leavesFloor: leavesFloor(stage) },
+          tapOf(seen, []),
+          {
+            ...{ lead, seconds },
+            // How far a kick went is told by its seconds alone. The sheet's word is *clean, alone*; a helper who was
+            // planned beside it makes nobody's word of it, nor says that hands helped.
+            ...(seconds === null ? {} : { level: 'held' as const }),
+            ...(seen === 'clean' && !helped.has(`${studentId} ${stageId}`) ? { help: 'alone' as const } : {}),
+          },
+          classId,
+        ),
+        ...{ ...stamp, day },
       })
       if (!kept.ok) return kept
     }

@@ -3,6 +3,7 @@
 import { Checkbox, Chip, Group, MultiSelect, SegmentedControl, Select, Text, TextInput } from '@mantine/core'
 import { useRef, useState } from 'react'
 import { ENDED_WORD, HELP_WORD, LEVEL_WORD, OUTCOME_OF_TRY } from '@/core/words/attempt'
+import { newAttempt } from '@/core/facts/attempt'
 import type { Stamp } from '@/core/facts/stamp'
 import { newStamp } from '@/device/facts'
 import { FormEnd, FormShell } from '@/ui/form-shell'
@@ -11,17 +12,19 @@ import { logTry } from '../actions'
 import type { PersonReadiness, TryStage } from '../person-queries'
 
 type Sent = Parameters<typeof logTry>[0]
-type Typed = Pick<Sent, 'outcome' | 'seconds' | 'lead' | 'exitControlled' | 'help' | 'endedBy' | 'faults'> & {
+type Typed = Pick<Sent, 'seconds' | 'lead' | 'exitControlled' | 'help' | 'endedBy' | 'faults'> & {
+  /** Empty until somebody says what they saw. */
+  outcome: Sent['outcome'] | ''
   level: Exclude<Sent['level'], 'practised'>
 }
 
 const EMPTY: Typed = {
-  outcome: 'clean',
-  level: 'touched',
+  outcome: '',
+  level: 'not-said',
   seconds: '',
   lead: null,
   exitControlled: true,
-  help: 'alone',
+  help: 'not-said',
   endedBy: 'self',
   faults: [],
 }
@@ -48,6 +51,7 @@ export function TryForm({
   const [setupId, setSetupId] = useState<string | null>(null)
   const [inTurns, setInTurns] = useState(false)
   const [saved, setSaved] = useState(0)
+  const [unsaid, setUnsaid] = useState(false)
   const { values: typed, change, field, tick, busy, problemOf, send } = useForm(EMPTY, logTry)
   // These show no sentence of their own.
   const control = (name: 'outcome' | 'level') => ({ ...field(name), error: undefined })
@@ -58,23 +62,25 @@ export function TryForm({
   const fuller = stage.setups.find((s) => setup !== undefined && s.less.includes(setup.id))
 
   const submit = async (): Promise<void> => {
+    const { outcome, level, help, lead, seconds, faults, exitControlled, endedBy } = typed
+    setUnsaid(outcome === '')
+    if (outcome === '') return
     stamp.current ??= await newStamp()
-    const { level, ...rest } = typed
     const stored = await send({
       ...stamp.current,
-      ...rest,
-      kind: 'attempt',
-      classId: null,
-      replaces: null,
-      studentId,
-      stageId,
-      setupId: setup?.id ?? null,
-      level: stage.leavesFloor ? level : 'practised',
+      ...newAttempt(
+        studentId,
+        stage,
+        { outcome, exitControlled, endedBy, faults },
+        { level, help, lead, setupId: setup?.id ?? null },
+        null,
+      ),
+      seconds,
     })
     if (!stored) return
     stamp.current = null
     setSaved((n) => n + 1)
-    change({ seconds: '', faults: [] })
+    change({ outcome: '', seconds: '', faults: [] })
     const other = fuller ?? barer
     if (inTurns && other) setSetupId(other.id)
   }
@@ -109,7 +115,9 @@ export function TryForm({
         />
       ) : null}
       <SegmentedControl aria-label="What came of it" data={choices(OUTCOME_OF_TRY)} {...control('outcome')} />
-      {problemOf('outcome') ? <Text role="alert">{problemOf('outcome')}</Text> : null}
+      {unsaid || problemOf('outcome') ? (
+        <Text role="alert">{problemOf('outcome') ?? 'Say what came of it.'}</Text>
+      ) : null}
       {stage.leavesFloor ? (
         <SegmentedControl aria-label="How far it got" data={choices(LEVEL_WORD)} {...control('level')} />
       ) : null}
@@ -130,7 +138,7 @@ export function TryForm({
         <Select label="Help" allowDeselect={false} data={choices(HELP_WORD)} {...field('help')} />
       </Group>
       <Checkbox label="Came out of it under control" {...tick('exitControlled')} />
-      {typed.outcome === 'clean' ? null : (
+      {typed.outcome === 'clean' || typed.outcome === '' ? null : (
         <Select
           label="What ended it"
           allowDeselect={false}

@@ -11,7 +11,8 @@ import type { StageBrief } from '../stage-brief'
 import { DrillTap } from './drill-tap'
 import { Rig } from './rig'
 import { BIG, Taps } from './taps'
-import type { Drilling, Mark } from './use-class-run'
+import type { NewAttempt } from '@/core/facts/attempt'
+import type { Drilling } from './use-class-run'
 
 type Props = {
   classId: string
@@ -19,7 +20,7 @@ type Props = {
   stage: StageBrief
   /** Their own only. */
   recorded: readonly Recorded[]
-  onMark: (mark: Mark) => Promise<boolean>
+  onMark: (tried: NewAttempt) => Promise<boolean>
   onUndo: (last: Recorded) => void
   drilling: Drilling
 }

@@ -91,7 +91,7 @@ type RowProps = {
 /** One step of somebody's: a tap a try, with the seconds and the leg that stand beside it on the paper. */
 function Row({ person, stage, mine, onSeen, onBack }: RowProps) {
   const [seconds, setSeconds] = useState<number | string>('')
-  const [lead, setLead] = useState<'left' | 'right'>('left')
+  const [lead, setLead] = useState<'left' | 'right' | null>(null)
   const of = `${person.name}, ${stage.name}`
   const last = mine.at(-1)
   const see = (seen: Seen): void => {
@@ -100,8 +100,7 @@ function Row({ person, stage, mine, onSeen, onBack }: RowProps) {
       seconds: stage.timed && typeof seconds === 'number' ? seconds : null,
     })
     setSeconds('')
-    // The other leg leads next; a tap corrects it.
-    setLead(lead === 'left' ? 'right' : 'left')
+    setLead(null)
   }
   return (
     <Group gap="xs" mt="xs">
@@ -113,7 +112,7 @@ function Row({ person, stage, mine, onSeen, onBack }: RowProps) {
             { value: 'left', label: 'Left' },
             { value: 'right', label: 'Right' },
           ]}
-          value={lead}
+          value={lead ?? ''}
           onChange={(v) => setLead(v === 'right' ? 'right' : 'left')}
           size="sm"
         />
@@ -135,7 +134,7 @@ function Row({ person, stage, mine, onSeen, onBack }: RowProps) {
           key={seen}
           size="md"
           mih={44}
-          aria-label={`${of}: ${SEEN_WORD[seen]}`}
+          aria-label={`${of}: ${seen === 'clean' ? 'clean, alone' : SEEN_WORD[seen]}`}
           onClick={() => see(seen)}
         >
           {SHORT[seen]}
@@ -165,7 +164,7 @@ function entered({ seen, seconds, lead }: Entered): string {
 }
 
 const SHORT: Readonly<Record<Seen, string>> = {
-  clean: 'Clean',
+  clean: 'Clean, alone',
   'not-yet': 'Not yet',
   'fell-out': 'Fell',
   unwell: 'Not well',

@@ -2,10 +2,10 @@
 
 import { Button, Chip, Group, NativeSelect, SegmentedControl, Text } from '@mantine/core'
 import { memo } from 'react'
+import { newAttempt, type NewAttempt, type SaidOfTry } from '@/core/facts/attempt'
 import { tapOf, type Seen } from '@/core/teaching/outcome'
 import type { TeachPerson } from '../queries'
 import type { StageBrief } from '../stage-brief'
-import type { Mark } from './use-class-run'
 import { usePicks, type Picks } from './use-picks'
 
 const LEVELS = [
@@ -20,7 +20,7 @@ const LEADS = [
   { value: 'right', label: 'Right leads' },
 ] as const
 /** Whose strength it was: what hands carried proves nothing of the student. */
-const HELP: { value: Mark['help']; label: string }[] = [
+const HELP: { value: NonNullable<SaidOfTry['help']>; label: string }[] = [
   { value: 'alone', label: 'Alone' },
   { value: 'touched', label: 'Touched' },
   { value: 'carried', label: 'Carried' },
@@ -45,7 +45,7 @@ type Props = {
   person: TeachPerson
   stage: StageBrief
   undo: React.ReactNode
-  onMark: (mark: Mark) => Promise<boolean>
+  onMark: (tried: NewAttempt) => Promise<boolean>
 }
 
 /** What came of it: how far, which faults, and one tap for what was seen. */
@@ -54,16 +54,22 @@ export function Taps({ person, stage, undo, onMark }: Props) {
   const { faults, stopping } = picks
   const mark = (seen: Seen): void =>
     take(({ level, help, lead, held, setup, faults: shown }) =>
-      onMark({
-        studentId: person.id,
-        stageId: stage.id,
-        level: stage.leavesFloor ? level : 'practised',
-        help,
-        ...(stage.leads ? { lead } : {}),
-        ...(stage.timed && held !== '' ? { seconds: Number(held) } : {}),
-        ...(setup === '' ? {} : { setupId: setup }),
-        ...tapOf(seen, shown),
-      }),
+      onMark(
+        newAttempt(
+          person.id,
+          stage,
+          tapOf(seen, shown),
+          {
+            ...(level === '' ? {} : { level }),
+            ...(lead === '' ? {} : { lead }),
+            ...(held === '' ? {} : { seconds: Number(held) }),
+            ...(setup === '' ? {} : { setupId: setup }),
+            // A clean try is called clean *alone* where nobody picked whose strength it was: the button says so.
+            ...(help !== '' ? { help } : seen === 'clean' ? { help: 'alone' as const } : {}),
+          },
+          null,
+        ),
+      ),
     )
   const choice = (
     name: ChoiceProps['name'],
@@ -88,7 +94,7 @@ export function Taps({ person, stage, undo, onMark }: Props) {
           />
         )}
       </Group>
-      <Chip.Group multiple value={faults} onChange={(on) => pick({ faults: on })}>
+      <Chip.Group multiple value={[...faults]} onChange={(on) => pick({ faults: on })}>
         <Group gap="xs" role="group" aria-label={`Faults of ${person.name}`}>
           {stage.faults.map((fault) => (
             <Chip
@@ -105,6 +111,7 @@ export function Taps({ person, stage, undo, onMark }: Props) {
       <Answers faults={stage.faults.filter((f) => faults.includes(f.id))} />
       <Outcomes
         {...{ person, undo, stopping, mark }}
+        clean={picks.help === '' || picks.help === 'alone' ? 'Clean, alone' : 'Clean'}
         isFaulty={faults.length > 0}
         onStopping={() => pick({ stopping: !stopping })}
       />
@@ -140,11 +147,13 @@ const Choice = memo(function Choice({ label, name, data, value, onPick, wide }: 
 function Outcomes({
   person,
   undo,
+  clean,
   stopping,
   isFaulty,
   mark,
   onStopping,
 }: Pick<Props, 'person' | 'undo'> & {
+  clean: string
   stopping: boolean
   isFaulty: boolean
   mark: (seen: Seen) => void
@@ -157,9 +166,9 @@ function Outcomes({
         {...BIG}
         disabled={isFaulty}
         onClick={() => mark('clean')}
-        aria-label={`${person.name}: clean`}
+        aria-label={`${person.name}: ${clean.toLowerCase()}`}
       >
-        Clean
+        {clean}
       </Button>
       <Button {...BIG} onClick={() => mark('not-yet')} aria-label={`${person.name}: not yet`}>
         Not yet

@@ -1,8 +1,9 @@
 'use client'
 
-import { useEffect, useMemo } from 'react'
+import { useEffect, useMemo, useRef, type RefObject } from 'react'
 import type { ClassEvent } from '@/core/classes/run'
 import { standingFacts } from '@/core/facts/round'
+import { isSamePress, type NewAttempt } from '@/core/facts/attempt'
 import type { FactOf } from '@/core/facts/fact'
 import { runThrough } from '@/core/teaching/catch-up'
 import { hearOf } from '@/device/facts'
@@ -10,10 +11,7 @@ import { useLog, useRecord } from '@/device/use-log'
 import type { DrillMark } from '../drill-mark'
 import type { Recorded, TeachData } from '../queries'
 
-export type Mark = Pick<
-  FactOf<'attempt'> & Partial<Pick<FactOf<'attempt'>, 'lead' | 'seconds' | 'setupId'>>,
-  'studentId' | 'stageId' | 'level' | 'outcome' | 'exitControlled' | 'help' | 'faults' | 'endedBy'
->
+type Press = { readonly try: NewAttempt; readonly atMs: number }
 
 export type Drilling = Pick<ReturnType<typeof useClassRun>, 'drilled' | 'drill' | 'undoDrill'>
 
@@ -29,7 +27,8 @@ export function useClassRun(data: TeachData) {
   const { tell, failed } = useRecord()
   // The clock draws this screen four times a second: what it folds changes only with a tap or with news.
   const folded = useMemo(() => fold(data, log), [data, log])
-  const hands = useMemo(() => handsOf(data, tell), [data, tell])
+  const lastPress = useRef<Press | null>(null)
+  const hands = useMemo(() => handsOf(data, tell, lastPress), [data, tell])
   return useMemo(() => ({ ...folded, ...hands, failed }), [folded, hands, failed])
 }
 
@@ -60,7 +59,11 @@ function onceEach<T extends { readonly id: string }>(all: readonly T[]): T[] {
 }
 
 /** Everything that may be tapped in a class. */
-function handsOf({ classId, people, titles }: TeachData, tell: ReturnType<typeof useRecord>['tell']) {
+function handsOf(
+  { classId, people, titles }: TeachData,
+  tell: ReturnType<typeof useRecord>['tell'],
+  lastPress: RefObject<Press | null>,
+) {
   const nameOf = (id: string): string => people.find((p) => p.id === id)?.name ?? ''
   return {
     happen: (event: ClassEvent['event'], blockIndex: number): void =>
@@ -68,11 +71,19 @@ function handsOf({ classId, people, titles }: TeachData, tell: ReturnType<typeof
         { kind: 'class-event', event, classId, blockIndex, atMs: Date.now() },
         EVENT_LABEL[event] ?? `Class: ${titles[blockIndex] ?? ''}`,
       ),
-    mark: (entry: Mark): Promise<boolean> =>
-      tell(
-        { kind: 'attempt', lead: null, seconds: null, setupId: null, ...entry, classId, replaces: null },
-        `${nameOf(entry.studentId)}: ${entry.outcome.replace('-', ' ')}`,
-      ),
+    mark: async (tried: NewAttempt): Promise<boolean> => {
+      const press = { try: tried, atMs: performance.now() }
+      // A finger that bounces has seen one try.
+      if (isSamePress(lastPress.current, press)) return true
+      lastPress.current = press
+      const kept = await tell(
+        { ...tried, classId },
+        `${nameOf(tried.studentId)}: ${tried.outcome.replace('-', ' ')}`,
+      )
+      // What could not be kept is pressed again at once.
+      if (!kept) lastPress.current = null
+      return kept
+    },
     drill: (studentId: string, drillId: string, amount: number | null): void =>
       void tell(
         { kind: 'drill', studentId, drillId, amount, classId, replaces: null },
@@ -83,11 +94,13 @@ function handsOf({ classId, people, titles }: TeachData, tell: ReturnType<typeof
         { kind: 'taken-back', of: 'drill', studentId, target: id },
         `${nameOf(studentId)}: drill taken back`,
       ),
-    undo: ({ id, studentId }: Recorded): void =>
+    undo: ({ id, studentId }: Recorded): void => {
+      lastPress.current = null
       void tell(
         { kind: 'taken-back', of: 'attempt', studentId, target: id },
         `${nameOf(studentId)}: last tap taken back`,
-      ),
+      )
+    },
   }
 }
 

@@ -1,14 +1,15 @@
 'use client'
 
 import { useCallback, useRef, useState } from 'react'
-import type { Mark } from './use-class-run'
+import type { SaidOfTry } from '@/core/facts/attempt'
 
 /** What is picked for the next tap of somebody. */
 export type Picks = {
-  readonly faults: string[]
-  readonly level: Mark['level']
-  readonly lead: 'left' | 'right'
-  readonly help: Mark['help']
+  readonly faults: readonly string[]
+  /** Empty until somebody picks it, as the next two: what nobody said is not known. */
+  readonly level: NonNullable<SaidOfTry['level']> | ''
+  readonly lead: 'left' | 'right' | ''
+  readonly help: NonNullable<SaidOfTry['help']> | ''
   /** Seconds as they are picked; empty where nobody counted. */
   readonly held: string
   /** It stays so for the turns that follow: props do not change between two tries. */
@@ -16,6 +17,15 @@ export type Picks = {
   /** Whether it is asked why they stop. */
   readonly stopping: boolean
 }
+
+const NOTHING = {
+  faults: [],
+  level: '',
+  lead: '',
+  help: '',
+  held: '',
+  stopping: false,
+} as const satisfies Omit<Readonly<Picks>, 'setup'>
 
 /**
  * What is picked for a tap, and what a tap leaves of it. A tap takes what was picked last, drawn or not; the cleared picks are
@@ -27,7 +37,7 @@ export function usePicks(setup: string): {
   take: (keep: (taken: Picks) => Promise<boolean>) => void
 } {
   const [picks, setPicks] = useState<Picks>({
-    ...{ faults: [], level: 'hop', lead: 'left', help: 'alone', held: '', stopping: false },
+    ...NOTHING,
     setup,
   })
   const latest = useRef(picks)
@@ -37,9 +47,7 @@ export function usePicks(setup: string): {
   }, [])
   const take = useCallback((keep: (taken: Picks) => Promise<boolean>) => {
     const taken = latest.current
-    // The other leg leads next; a tap corrects it.
-    const lead = taken.lead === 'left' ? 'right' : 'left'
-    latest.current = { ...taken, faults: [], help: 'alone', held: '', lead, stopping: false }
+    latest.current = { ...NOTHING, setup: taken.setup }
     void keep(taken).then((kept) => {
       // What could not be kept is still picked: it is tapped again.
       if (!kept) latest.current = taken

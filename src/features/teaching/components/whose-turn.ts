@@ -1,8 +1,8 @@
 import { isWork, turnsOf, type PlanBlock, type Turn } from '@/core/classes/plan'
-import { isDone } from '@/core/teaching/outcome'
+import { newAttempt, type NewAttempt } from '@/core/facts/attempt'
+import { isDone, tapOf } from '@/core/teaching/outcome'
 import type { Recorded, TeachPerson } from '../queries'
 import type { StageBrief } from '../stage-brief'
-import type { Mark } from './use-class-run'
 
 /** Whoever stopped for tonight is not called up again. */
 export function stillGoing(people: readonly TeachPerson[], recorded: readonly Recorded[]): TeachPerson[] {
@@ -21,10 +21,7 @@ export function upIn(turn: Turn, people: readonly TeachPerson[]): TeachPerson[] 
   return turn.up.flatMap(({ studentId }) => people.filter((p) => p.id === studentId))
 }
 
-/** What a single key records: a clean try, alone. */
-export function cleanMark(studentId: string, stage: StageBrief): Mark {
-  return {
-    ...{ studentId, stageId: stage.id, outcome: 'clean', exitControlled: true, help: 'alone' },
-    ...{ faults: [], endedBy: null, level: stage.leavesFloor ? 'held' : 'practised' },
-  }
+/** What a single key records: a clean try, alone, and nothing that the key does not say. */
+export function cleanMark(studentId: string, stage: StageBrief): NewAttempt {
+  return newAttempt(studentId, stage, tapOf('clean', []), { help: 'alone' }, null)
 }
