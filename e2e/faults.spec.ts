@@ -66,7 +66,7 @@ for (let seed = 1; seed <= SCHEDULES; seed += 1)
     }
     const { at } = screens
     await at.goto(app.address)
-    await at.getByRole('link', { name: 'Look at the plan' }).click()
+    await at.getByRole('link', { name: 'Plan this class' }).click()
     await at.getByRole('button', { name: /Make the plan/ }).click()
     await at.getByRole('link', { name: 'Take to class' }).click()
     await at.getByRole('button', { name: 'Start the class' }).click()

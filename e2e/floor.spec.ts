@@ -29,7 +29,7 @@ test('two floor screens, a killed server and reloads: each tap is stored once, o
   const round = await context.newPage()
   await test.step('a class is under way on one screen, a check round on the other', async () => {
     await teach.goto(app.address)
-    await teach.getByRole('link', { name: 'Look at the plan' }).click()
+    await teach.getByRole('link', { name: 'Plan this class' }).click()
     await teach.getByRole('button', { name: /Make the plan/ }).click()
     await teach.getByRole('link', { name: 'Take to class' }).click()
     await teach.getByRole('button', { name: 'Start the class' }).click()

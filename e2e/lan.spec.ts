@@ -80,7 +80,7 @@ test('over the room’s own HTTPS: an owner, a paired tablet, a class that goes 
     expect(cookie).toMatchObject({ secure: true, httpOnly: true, sameSite: 'Strict' })
   })
   const classPath = await test.step('a plan is made on the laptop', async () => {
-    await laptop.getByRole('link', { name: 'Look at the plan' }).click()
+    await laptop.getByRole('link', { name: 'Plan this class' }).click()
     await laptop.getByRole('button', { name: /Make the plan/ }).click()
     await expect(laptop.getByRole('link', { name: 'Take to class' })).toBeVisible()
     return `/teach/${new URL(laptop.url()).pathname.split('/').at(-1) ?? ''}`

@@ -12,7 +12,7 @@ test('into a class under way: one comes late and owes a warm-up, one is new and 
 }) => {
   await page.setViewportSize({ width: 820, height: 1180 })
   await page.goto(app.address)
-  await page.getByRole('link', { name: 'Look at the plan' }).click()
+  await page.getByRole('link', { name: 'Plan this class' }).click()
   await page.getByRole('button', { name: /Make the plan/ }).click()
   await page.getByRole('link', { name: 'Take to class' }).click()
   await page.getByRole('button', { name: 'Start the class' }).click()

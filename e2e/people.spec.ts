@@ -21,7 +21,7 @@ test('a tablet passed round takes ten people’s words, shows nobody another’s
 }) => {
   await page.setViewportSize({ width: 820, height: 1180 })
   await tonight(page)
-  await page.getByRole('link', { name: 'Pass the tablet round' }).click()
+  await page.getByRole('button', { name: 'Pass the tablet round' }).click()
   await expect(page.getByRole('heading', { name: 'How are you tonight?' })).toBeVisible()
   await expect(page.getByRole('navigation')).toHaveCount(0)
   await listening(page)

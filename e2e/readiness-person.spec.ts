@@ -140,7 +140,7 @@ test('from near over once more to an offer on three dates, with the history of i
 test('tonight’s pain lowers the ceiling and not the standing', async ({ page }) => {
   await page.goto(app.address)
   await page.getByRole('link', { name: 'At the door' }).click()
-  await page.getByRole('link', { name: 'Pass the tablet round' }).click()
+  await page.getByRole('button', { name: 'Pass the tablet round' }).click()
   await listening(page)
   await page.getByRole('button', { name: /^Tomas Reyle/ }).click()
   for (const [scale, answer] of [

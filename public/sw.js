@@ -6,7 +6,7 @@ const FLOOR = 'levitar-floor'
 const FLOOR_PAGE = /^\/(teach\/[^/]+(\/door)?|readiness\/round\/[^/]+)$/
 const MOST_PAGES = 8
 const MOST_FILES = 400
-/** The server has this long before the page that is kept is shown, ms. */
+/** Where a page is kept, the server has this long before that is shown, ms; where none is, it has all the time it takes. */
 const PATIENCE_MS = 6000
 
 self.addEventListener('install', () => self.skipWaiting())
@@ -52,16 +52,24 @@ async function fromFiles(request) {
 
 async function page(request, isFloor) {
   try {
-    const answer = await fetch(request, isFloor ? { signal: AbortSignal.timeout(PATIENCE_MS) } : undefined)
-    if (isFloor && answer.ok) {
+    const fresh = fetch(request)
+    if (!isFloor) return await fresh
+    const kept = await (await caches.open(FLOOR)).match(request.url)
+    const late = fresh.then(async (answer) => {
+      if (!answer.ok) return answer
       const floor = await caches.open(FLOOR)
       await floor.put(request.url, answer.clone())
       await prune(FLOOR, MOST_PAGES)
-    }
-    return answer
+      return answer
+    })
+    if (!kept) return await late
+    // A server that is only slow goes on answering: what it sends is kept for the next look.
+    return await Promise.race([
+      late.catch(() => kept),
+      new Promise((resolve) => setTimeout(resolve, PATIENCE_MS, kept)),
+    ])
   } catch {
-    const kept = isFloor ? await (await caches.open(FLOOR)).match(request.url) : undefined
-    return kept ?? away()
+    return away()
   }
 }
 
@@ -81,7 +89,8 @@ async function away() {
 <h1>The server is away</h1>
 <p>Nothing is lost: what you tapped is kept on this device and is sent when the server answers.</p>
 ${links === '' ? '' : `<p>Kept here for the floor:</p><ul>${links}</ul>`}
-<p><a href="">Try once more</a></p></body></html>`,
+<p><a href="">Try once more</a> (it is asked again by itself)</p>
+<script>setInterval(()=>fetch('/healthz',{cache:'no-store'}).then(()=>location.reload(),()=>0),4000)</script></body></html>`,
     { status: 503, headers: { 'content-type': 'text/html; charset=utf-8' } },
   )
 }

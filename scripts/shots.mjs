@@ -54,7 +54,7 @@ const door = async (page) => {
 }
 const checkIn = async (page) => {
   await door(page)
-  await page.getByRole('link', { name: 'Pass the tablet round' }).click()
+  await page.getByRole('button', { name: 'Pass the tablet round' }).click()
   await page.getByRole('button', { name: 'Ines Calder' }).click()
   await page.getByRole('group', { name: 'Energy' }).getByRole('radio', { name: '7' }).check()
 }

@@ -17,9 +17,12 @@ export const onRequestError: Instrumentation.onRequestError = (
   )
 }
 
-/** What the server does besides answering: it keeps backups. */
+/** What the server does besides answering: it keeps backups. And what it answers before anything is routed. */
 export async function register(): Promise<void> {
-  if (process.env.NEXT_RUNTIME !== 'nodejs' || process.env.LEVITAR_BACKUPS === 'off') return
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return
+  const { answerBrokenAddresses } = await import('./edge/broken-address')
+  answerBrokenAddresses()
+  if (process.env.LEVITAR_BACKUPS === 'off') return
   const { backUpHourly } = await import('./features/backups')
   setTimeout(() => {
     void backUpHourly()

@@ -1,7 +1,7 @@
 import { randomBytes, randomUUID } from 'node:crypto'
 import { NextResponse, type NextRequest } from 'next/server'
 import { allowedHosts, isAtHome } from './edge/hosts'
-import { heldBack, isPassPage, PASS_COOKIE, passedTo } from './edge/passed-round'
+import { heldBack, PASS_COOKIE } from './edge/passed-round'
 import { ALWAYS, contentPolicy } from './edge/policy'
 import { refusalOf } from './edge/refuse'
 import { HOME_HEADER, ID_HEADER, PATH_HEADER } from './edge/told'
@@ -16,7 +16,7 @@ export function proxy(request: NextRequest): NextResponse {
   const { method, headers: sent } = request
   const refusal = refusalOf({ method, headers: sent, pathname: request.nextUrl.pathname }, hosts)
   if (refusal) return said(new NextResponse(refusal.say, { status: refusal.status }))
-  const { pathname, searchParams } = request.nextUrl
+  const { pathname } = request.nextUrl
   const back = heldBack(pathname, request.cookies.get(PASS_COOKIE)?.value)
   if (back !== null)
     return said(
@@ -38,16 +38,7 @@ export function proxy(request: NextRequest): NextResponse {
   headers.set('content-security-policy', policy)
   const response = NextResponse.next({ request: { headers } })
   response.headers.set('content-security-policy', policy)
-  // A page that is only fetched ahead holds nobody.
-  if (request.headers.get('accept')?.includes('text/html') && isPassPage(pathname))
-    holdHere(response, passedTo(pathname, searchParams.get('ask')))
   return said(response)
-}
-
-/** From here on this tablet shows one page, and the health notes are shut on it. */
-function holdHere(response: NextResponse, where: string): void {
-  response.cookies.set(PASS_COOKIE, where, { httpOnly: true, sameSite: 'strict', path: '/' })
-  response.cookies.delete('levitar.layer')
 }
 
 function said(response: NextResponse): NextResponse {

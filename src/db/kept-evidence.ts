@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm'
 import type { Evidence } from '@/core/readiness/evidence'
 import { countAsRead, type Ledger } from './ledger'
 import { ledgerOf, type Db } from './open'
+import { ofProcess } from './process'
 import { attempt, observation, placement } from './schema'
 import type { Scope } from './scope'
 
@@ -12,11 +13,11 @@ const TABLES = ['observation', 'attempt', 'placement'] as const
 type Kept = { readonly since: number; readonly rows: string; readonly evidence: Evidence }
 type Shelf = { readonly since: number; readonly people: Map<string, Kept> }
 // By connection, whoever was asked about last at the end.
-let ofDb = new WeakMap<Db, Shelf>()
+const kept = ofProcess('evidence', () => ({ ofDb: new WeakMap<Db, Shelf>() }))
 
 /** Lets go of everybody's at once. */
 export function forgetEvidence(): void {
-  ofDb = new WeakMap()
+  kept.ofDb = new WeakMap()
 }
 
 /**
@@ -47,10 +48,10 @@ export function keptEvidence(scope: Scope, studentId: string, read: () => Eviden
 }
 
 function shelfOf(db: Db, ledger: Ledger): Shelf {
-  const found = ofDb.get(db)
+  const found = kept.ofDb.get(db)
   if (found && ledger.onlyAdded(TABLES, found.since)) return found
   const shelf = { since: ledger.now(), people: new Map<string, Kept>() }
-  ofDb.set(db, shelf)
+  kept.ofDb.set(db, shelf)
   return shelf
 }
 

@@ -1,4 +1,5 @@
 import type Database from 'better-sqlite3'
+import { ofProcess } from './process'
 
 /**
  * What a connection has written, by table, so that an answer worked out from some tables is known to stand as long as
@@ -164,7 +165,7 @@ export type Again = { readonly tables: ReadonlySet<string>; readonly stands: () 
 export type Reads = { readonly tables: Set<string>; readonly again: Again[] }
 
 /** Whoever wants to know what is read now, outermost first; the innermost hears it, and hands it on. */
-const reading: Reads[] = []
+const reading = ofProcess<Reads[]>('reading', () => [])
 
 /** What some work reads, with its answer. The work must not wait for anything. */
 export function readsOf<T>(work: () => T): { readonly value: T; readonly reads: Reads } {

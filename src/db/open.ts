@@ -8,6 +8,7 @@ import { healthKeyFile } from './health-codec'
 import { copyAside, forgetCopiesOf } from './copies'
 import { Ledger } from './ledger'
 import { bringUpToDate, migrationsDue, StoreRefusal } from './migrate'
+import { ofProcess } from './process'
 import * as schema from './schema'
 
 /** A database connection, or a transaction on it: repositories take either. */
@@ -28,9 +29,7 @@ export function databaseFile(folder: string): string {
 type Opened = ReturnType<typeof openDb>
 /** What this process has open, by data folder, or why it could not be: the next page neither tries nor copies again. */
 type Shared = { readonly db: Opened } | { readonly refusal: StoreRefusal }
-// Routes may be loaded apart from each other; the process has one connection.
-const ofProcess = globalThis as typeof globalThis & { levitarShared?: Map<string, Shared> }
-const shared = (ofProcess.levitarShared ??= new Map<string, Shared>())
+const shared = ofProcess('connections', () => new Map<string, Shared>())
 
 /**
  * The process's one connection, migrated on first use.
@@ -118,9 +117,48 @@ const GROUND: readonly (readonly [begins: RegExp, code: StoreRefusal['code']])[]
 ]
 
 function groundRefusal(error: unknown): unknown {
-  const code = typeof error === 'object' && error !== null && 'code' in error ? String(error.code) : ''
+  return groundOf(error) ?? error
+}
+
+/** What happened to the ground since the process began that does not pass by itself. */
+const seen = ofProcess<{ damaged: StoreRefusal | null }>('ground', () => ({ damaged: null }))
+
+/** What a failure says of the ground that the store stands on; null where it says nothing of it. */
+export function groundOf(error: unknown): StoreRefusal | null {
+  if (error instanceof StoreRefusal) return error
+  const code = codeOf(error)
   const found = GROUND.find(([begins]) => begins.test(code))
-  return found ? new StoreRefusal(found[1], code) : error
+  const refusal = found ? new StoreRefusal(found[1], code) : null
+  if (refusal?.code === 'damaged') seen.damaged = refusal
+  return refusal
+}
+
+/** A damaged place that any page or tap of this process has met; null where none has. */
+export function damageSeen(): StoreRefusal | null {
+  return seen.damaged
+}
+
+/** What comes and goes with who else is at the file. */
+const PASSING = /^SQLITE_(BUSY|LOCKED|IOERR|NOMEM|PROTOCOL|INTERRUPT)|^E[A-Z]+$/
+
+/** Whether a failure is the ground's, lasting or passing: nothing about what was to be written is wrong. */
+export function isOfTheGround(error: unknown): boolean {
+  return groundOf(error) !== null || PASSING.test(codeOf(error))
+}
+
+function codeOf(error: unknown): string {
+  return typeof error === 'object' && error !== null && 'code' in error ? String(error.code) : ''
+}
+
+/** Writes what is only kept to be quicker: where the ground takes nothing more, the work goes on without it. */
+export function writeIfItCan<T>(write: () => T): T | null {
+  try {
+    return write()
+  } catch (error) {
+    const code = groundOf(error)?.code
+    if (code === 'full' || code === 'not-writable') return null
+    throw error
+  }
 }
 
 /**
@@ -152,7 +190,7 @@ export function schemaVersion(db: Db): number {
   return db.get<{ n: number }>(sql`select count(*) n from __drizzle_migrations`).n
 }
 
-const ledgers = new WeakMap<Db, Ledger>()
+const ledgers = ofProcess('ledgers', () => new WeakMap<Db, Ledger>())
 
 /** What a connection has written; null for a transaction, whose reads are its own. */
 export function ledgerOf(db: Db): Ledger | null {

@@ -2,7 +2,7 @@ import { asc, eq, inArray, isNull, type SQL } from 'drizzle-orm'
 import { SEGMENT_NAMES, type SegmentName } from '@/core/body/anthropometry'
 import type { Day } from '@/core/day'
 import { student, studentMeasure } from './schema'
-import { addOnce, addRow, changeRows, dropRows } from './rows'
+import { addOnce, addRow, changeRows, dropRows, rowsOf } from './rows'
 import { mine, type Scope } from './scope'
 
 export type StudentRecord = {
@@ -94,9 +94,16 @@ export function saveProfile(
   const { name, statureCm, breathS, contact, measured } = profile
   if (changeRows(scope, student, eq(student.id, id), { name, statureCm, breathS, contact }) === 0)
     return false
+  // A length that stands as it stood was taken when it was taken, whatever else is saved today.
+  const before = new Map(
+    rowsOf(scope, studentMeasure, eq(studentMeasure.studentId, id)).map((row) => [row.segment, row]),
+  )
   dropRows(scope, studentMeasure, eq(studentMeasure.studentId, id))
-  for (const [segment, valueCm] of Object.entries(measured))
-    addRow(scope, studentMeasure, { studentId: id, segment, valueCm, day })
+  for (const [segment, valueCm] of Object.entries(measured)) {
+    const known = before.get(segment)
+    const taken = known?.valueCm === valueCm ? known.day : day
+    addRow(scope, studentMeasure, { studentId: id, segment, valueCm, day: taken })
+  }
   return true
 }
 

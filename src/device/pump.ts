@@ -32,14 +32,19 @@ export async function pump(): Promise<boolean> {
 }
 
 async function drain(): Promise<boolean> {
+  /** What the server could not take this time: it goes on waiting, and holds up nothing that came after it. */
+  const later = new Set<string>()
   for (;;) {
-    const waiting = (await readLog()).filter((entry) => entry.state === 'waiting').slice(0, AT_ONCE)
-    if (waiting.length === 0) return true
+    const waiting = (await readLog())
+      .filter((entry) => entry.state === 'waiting' && !later.has(entry.fact.id))
+      .slice(0, AT_ONCE)
+    if (waiting.length === 0) return later.size === 0
     const received = await send(waiting.map((entry) => entry.fact))
     if (received === null) return false
     const fates = received === 'unreadable' ? await oneByOne(waiting) : fatesOf(received.answers)
     await settleFates(fates)
-    if (fates.length < waiting.length) return false
+    const settled = new Set(fates.map(({ id }) => id))
+    for (const { fact } of waiting) if (!settled.has(fact.id)) later.add(fact.id)
   }
 }
 

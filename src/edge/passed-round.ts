@@ -2,8 +2,8 @@
 export const PASS_COOKIE = 'levitar.pass'
 
 const PASS_PAGE = /^\/pass\/[0-9a-f-]{36}$/
-/** What that page is made of and sends its answers to. */
-const SERVED = /^\/(_next\/|facts$|icon\.svg$|sw\.js$)/
+/** What that page is made of and sends its answers to; and the way in, where the sign-in of a held tablet has ended. */
+const SERVED = /^\/(_next\/|facts$|icon\.svg$|sw\.js$|sign-in$)/
 
 /** Whether a path is the page that is passed round. */
 export function isPassPage(path: string): boolean {

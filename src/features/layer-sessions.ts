@@ -1,12 +1,12 @@
 import 'server-only'
 import { randomBytes } from 'node:crypto'
+import { ofProcess } from '@/db/process'
 
 /** The health layer stays open this long after it was last touched, ms (cautions.md 6: 5 min). */
 export const LAYER_OPEN_MS = 5 * 60_000
 
-const shared = globalThis as typeof globalThis & { levitarLayers?: Map<string, number> }
-// Routes may be loaded apart from each other; the process has one list, and ends it when it ends.
-const opened = (shared.levitarLayers ??= new Map<string, number>())
+// It ends when the process ends.
+const opened = ofProcess('layers', () => new Map<string, number>())
 
 /** Opens the layer for one screen, and says by which token it is known. */
 export function openSession(): string {

@@ -48,6 +48,16 @@ export async function tokenHere(): Promise<string | undefined> {
   return (await cookies()).get(LAYER)?.value
 }
 
+/** From here on this tablet shows one page, where it is passed round. */
+export async function holdTablet(where: string): Promise<void> {
+  ;(await cookies()).set(PASS_COOKIE, where, { httpOnly: true, sameSite: 'strict', path: '/' })
+}
+
+/** The class that this tablet is held at; null where it is not. */
+export async function heldAt(): Promise<string | null> {
+  return /^\/pass\/([0-9a-f-]{36})/.exec((await cookies()).get(PASS_COOKIE)?.value ?? '')?.[1] ?? null
+}
+
 /** The tablet is the teacher's again. */
 export async function takeTabletBack(): Promise<void> {
   ;(await cookies()).delete(PASS_COOKIE)

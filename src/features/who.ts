@@ -2,7 +2,7 @@ import 'server-only'
 import { cookies, headers } from 'next/headers'
 import { mayKnow, type Asker } from '@/core/access/roles'
 import { hasOwner } from '@/db/accounts'
-import { sharedDb } from '@/db/open'
+import { sharedDb, writeIfItCan } from '@/db/open'
 import { HOME } from '@/db/scope'
 import { signInOf, touchSignIn } from '@/db/sign-ins'
 import { now } from './clock'
@@ -44,7 +44,7 @@ function actorOf(tokenHash: string): Actor {
   const open = signInOf(scope, tokenHash)
   const nowMs = now().getTime()
   if (!open || isOver(open, nowMs)) return NOBODY
-  if (nowMs - open.seenMs > SEEN_MS) touchSignIn(scope, tokenHash, { seenMs: nowMs })
+  if (nowMs - open.seenMs > SEEN_MS) writeIfItCan(() => touchSignIn(scope, tokenHash, { seenMs: nowMs }))
   const { accountId, name, locked } = open
   // Locked, it goes on with the floor's work, so that a class is not held up; the rest waits for the password.
   return { role: locked ? 'device' : open.role, accountId, name, signIn: tokenHash, locked }

@@ -72,11 +72,11 @@ export function countOf(practice: Library, items: readonly PropItem[], kind: str
 }
 
 /**
- * What setups may be built from: everything that is not out, piece by piece. A kind that nobody has listed is taken to
- * be there as in the usual cupboard.
+ * What setups may be built from: everything that is not out, piece by piece. Where nothing at all is listed the usual
+ * cupboard is taken; once anything is, what is not listed is not there, for the bench as for a class.
  */
 export function stockFrom(practice: Library, items: readonly PropItem[]): Stock {
-  const listed = (kind: string): boolean => items.some((i) => kindOf(practice, i) === kind)
+  if (items.length === 0) return USUAL_STOCK
   const pieces = (kind: string): (readonly number[])[] =>
     usable(items)
       .filter((i) => kindOf(practice, i) === kind)
@@ -87,16 +87,16 @@ export function stockFrom(practice: Library, items: readonly PropItem[]): Stock 
     thickCm,
   }))
   return {
-    blocks: listed('block') ? blocks : USUAL_STOCK.blocks,
-    slabs: listed('slab') ? pieces('slab').map(([, , thick = 5]) => thick) : USUAL_STOCK.slabs,
-    straps: listed('strap') ? pieces('strap').map(([long = 240]) => long) : USUAL_STOCK.straps,
-    chairs: listed('chair') ? pieces('chair').length : USUAL_STOCK.chairs,
-    blankets: listed('blanket') ? pieces('blanket').length : USUAL_STOCK.blankets,
-    bolsters: listed('bolster') ? pieces('bolster').length : USUAL_STOCK.bolsters,
+    blocks,
+    slabs: pieces('slab').map(([, , thick = 5]) => thick),
+    straps: pieces('strap').map(([long = 240]) => long),
+    chairs: pieces('chair').length,
+    blankets: pieces('blanket').length,
+    bolsters: pieces('bolster').length,
   }
 }
 
-/** Pieces for a class by shape: what is listed and not out; where nothing of a kind is listed, the usual few. */
+/** Pieces for a class by shape, by the same rule as `stockFrom`: what is listed and not out; where nothing is, the usual few. */
 export function stockLines(
   practice: Library,
   items: readonly PropItem[],

@@ -1,5 +1,6 @@
 'use server'
 
+import { createHmac, timingSafeEqual } from 'node:crypto'
 import { revalidatePath } from 'next/cache'
 import { cookies, headers } from 'next/headers'
 import { z } from 'zod'
@@ -11,8 +12,8 @@ import { addSignIn, dropStale, endSignIn, endSignInsOf, takeCode, touchSignIn } 
 import { inOneGo, logFailure } from '../action'
 import { done, problem, type Answer } from '../answer'
 import type { Context } from '../context'
-import { guessed, waitBeforeGuess } from '../guesses'
-import { shutOnThisScreen } from '../layer'
+import { beginGuess, guessed, takeBackGuess } from '../guesses'
+import { shutOnThisScreen, takeTabletBack } from '../layer'
 import { tell } from '../tell'
 import { hashOf, newToken } from '../token'
 import { SIGN_IN, whoHere, type Who } from '../who'
@@ -32,19 +33,26 @@ export async function signIn(raw: z.input<typeof signInFields>): Promise<Answer<
   const typed = signInFields.safeParse(raw)
   if (!typed.success) return problem('Name and password.')
   const { login, password, code } = typed.data
-  const door = `sign-in:${login.trim().toLowerCase()}`
-  const wait = mustWait(door)
-  if (wait) return wait
   return attempt(async (who) => {
     const found = inOneGo(({ scope }) => accountByLogin(scope, login), who)
+    // A browser that this account signed in by before has a door of its own: no stranger's guesses hold it shut.
+    const known = await knownBrowser(found)
+    const door = `sign-in:${login.trim().toLowerCase()}${known === null ? '' : `:${known}`}`
+    const wait = mustWait(door)
+    if (wait) return wait
     const fits = await passwordFits(password, found?.passHash ?? null)
-    if (!found || !fits) return refuseAt(who, door, found)
+    if (!found || !fits) return refuseAt(who, found)
     if (found.totpSeed !== null) {
-      if (code === '') return problem('Now the code of your second factor.', 'code')
-      if (!inOneGo((ctx) => takeSecond(ctx, found, code), who)) return refuseAt(who, door, found, 'code')
+      if (code === '') {
+        // No guess at all so far; and no right one either, or codes could be tried without end.
+        takeBackGuess(door)
+        return problem('Now the code of your second factor.', 'code')
+      }
+      if (!inOneGo((ctx) => takeSecond(ctx, found, code), who)) return refuseAt(who, found, 'code')
     }
     guessed(door, true)
     await letIn(who, found.id, found.name)
+    await rememberBrowser(found)
     return done(true)
   })
 }
@@ -53,15 +61,14 @@ export async function signIn(raw: z.input<typeof signInFields>): Promise<Answer<
 export async function pairTablet(raw: { code: string }): Promise<Answer<boolean>> {
   const typed = z.object({ code: text(40) }).safeParse(raw)
   if (!typed.success) return problem('The code, as the other screen shows it.', 'code')
-  const wait = mustWait('pair')
-  if (wait) return wait
   return attempt(async (who) => {
+    // Looked up before any wait, as a private link is: whoever guesses holds nobody up who was given a code.
     const taken = inOneGo(
       ({ scope, clock }) => takeCode(scope, codeHash(typed.data.code), 'device', clock.nowMs),
       who,
     )
-    guessed('pair', taken !== null)
-    if (!taken) return problem('That code is unknown, used or too old. Ask for a new one.', 'code')
+    if (!taken)
+      return mustWait('pair') ?? problem('That code is unknown, used or too old. Ask for a new one.', 'code')
     await letIn(who, null, taken.label)
     return done(true)
   })
@@ -77,8 +84,6 @@ export async function ownerByCode(
       ok: false,
       problems: typed.error.issues.map(({ path, message }) => ({ path: path.join('.'), message })),
     }
-  const wait = mustWait('owner')
-  if (wait) return wait
   return attempt(async (who) => {
     const passHash = await hashPassword(typed.data.password)
     const made = inOneGo((ctx) => {
@@ -86,9 +91,11 @@ export async function ownerByCode(
       if (!takeCode(scope, codeHash(typed.data.code), 'owner', clock.nowMs)) return null
       return ownerFrom(ctx, typed.data, passHash)
     }, who)
-    guessed('owner', made !== null)
     if (made === null)
-      return problem('That code is unknown, used or too old. “npm run owner” prints another.', 'code')
+      return (
+        mustWait('owner') ??
+        problem('That code is unknown, used or too old. “npm run owner” prints another.', 'code')
+      )
     await letIn(who, made.id, made.name)
     return done(true)
   })
@@ -133,7 +140,7 @@ export async function unlockScreen(raw: { password: string }): Promise<Answer<bo
     if (wait) return wait
     const kept = inOneGo(({ scope }) => listAccounts(scope).find((a) => a.id === accountId), who)
     const fits = await passwordFits(typed.data.password, kept?.passHash ?? null)
-    guessed(door, fits)
+    if (fits) guessed(door, true)
     if (!fits) return problem('That is not your password.', 'password')
     inOneGo(({ scope, clock }) => touchSignIn(scope, token, { locked: false, seenMs: clock.nowMs }), who)
     revalidatePath('/', 'layout')
@@ -158,7 +165,7 @@ export async function changePassword(raw: z.input<typeof passwordFields>): Promi
     if (wait) return wait
     const kept = inOneGo(({ scope }) => listAccounts(scope).find((a) => a.id === accountId), who)
     const fits = await passwordFits(old, kept?.passHash ?? null)
-    guessed(door, fits)
+    if (fits) guessed(door, true)
     if (!fits) return problem('That is not the password you have.', 'old')
     const passHash = await hashPassword(fresh)
     inOneGo((ctx) => {
@@ -170,13 +177,13 @@ export async function changePassword(raw: z.input<typeof passwordFields>): Promi
   })
 }
 
+/** Counts a guess before it is judged, or says how long it has to wait. */
 function mustWait(door: string): ReturnType<typeof problem> | null {
-  const waitS = Math.ceil(waitBeforeGuess(door) / 1000)
+  const waitS = Math.ceil(beginGuess(door) / 1000)
   return waitS > 0 ? problem(`Too many wrong guesses. Wait ${count(waitS, 'second')}, then try again.`) : null
 }
 
-function refuseAt(who: Who, door: string, found: Account | null, path = ''): Answer<boolean> {
-  guessed(door, false)
+function refuseAt(who: Who, found: Account | null, path = ''): Answer<boolean> {
   // A name nobody has is not written down: somebody may have typed their password there.
   if (found) inOneGo((ctx) => tell(ctx, { what: 'sign-in-refused', name: found.name }), who)
   return problem(path === 'code' ? 'That code does not fit.' : 'Name and password do not fit together.', path)
@@ -209,11 +216,38 @@ async function letIn(who: Who, accountId: string | null, name: string): Promise<
   }, who)
   // What the screen had open before belongs to whoever was there before.
   await shutOnThisScreen()
+  await takeTabletBack()
   ;(await cookies()).set(SIGN_IN, token, {
     ...{ httpOnly: true, sameSite: 'strict', path: '/', maxAge: accountId === null ? 6 * MONTH_S : MONTH_S },
     secure: process.env.LEVITAR_TLS === '1',
   })
   revalidatePath('/', 'layout')
+}
+
+/** The cookie of a browser by which an account has signed in before. */
+const KNOWN = 'levitar.known'
+const YEAR_S = 365 * 24 * 3600
+
+/** Lets this browser be known again: by a mark that only this account's password, as it is kept, can make. */
+async function rememberBrowser({ id, passHash }: Account): Promise<void> {
+  const mark = newToken()
+  ;(await cookies()).set(KNOWN, `${mark}.${sealOf(id, passHash, mark)}`, {
+    ...{ httpOnly: true, sameSite: 'strict', path: '/', maxAge: YEAR_S },
+    secure: process.env.LEVITAR_TLS === '1',
+  })
+}
+
+/** The mark of this browser where the account has signed in by it before; null where it has not. */
+async function knownBrowser(found: Account | null): Promise<string | null> {
+  const [mark = '', seal = ''] = ((await cookies()).get(KNOWN)?.value ?? '').split('.')
+  if (found === null || mark === '') return null
+  const right = Buffer.from(sealOf(found.id, found.passHash, mark))
+  const shown = Buffer.from(seal)
+  return right.length === shown.length && timingSafeEqual(right, shown) ? mark : null
+}
+
+function sealOf(accountId: string, passHash: string, mark: string): string {
+  return createHmac('sha256', passHash).update(`${accountId} ${mark}`).digest('base64url')
 }
 
 /** What a sign-in runs on, in a few words: enough to know one’s own again. */
@@ -225,7 +259,8 @@ function labelOf(agent: string | null): string {
 async function attempt(work: (who: Who) => Promise<Answer<boolean>>): Promise<Answer<boolean>> {
   try {
     const who = await whoHere()
-    if (who.privacy.passed) return problem('This tablet is being passed round: give it back first.')
+    if (who.privacy.passed && who.actor.role !== 'nobody')
+      return problem('This tablet is being passed round: give it back first.')
     return await work(who)
   } catch (error) {
     logFailure('sign-in', error)

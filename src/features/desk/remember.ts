@@ -2,6 +2,7 @@ import 'server-only'
 import { countAsRead, readsOf, type Again, type Ledger } from '@/db/ledger'
 import { forgetEvidence } from '@/db/kept-evidence'
 import { ledgerOf, type Db } from '@/db/open'
+import { ofProcess } from '@/db/process'
 import type { Context } from '../context'
 import { forgetOpened } from './standing'
 
@@ -17,11 +18,11 @@ type Kept = {
   readonly again: { readonly asked: Again; since: number }[]
 }
 // By connection, newest last: another database put in its place counts its writes anew.
-let ofDb = new WeakMap<Db, Map<string, Kept>>()
+const answers = ofProcess('answers', () => ({ ofDb: new WeakMap<Db, Map<string, Kept>>() }))
 
 /** Lets go of every answer, and of what was opened for one: whoever is erased stays in no memory either. */
 export function forgetAnswers(): void {
-  ofDb = new WeakMap()
+  answers.ofDb = new WeakMap()
   forgetOpened()
   forgetEvidence()
 }
@@ -40,8 +41,8 @@ export function remembered<T>(ctx: Context, name: string, make: () => T): T {
   // What a tap allows runs out at a moment, not with a write: nothing is kept for longer than its hour.
   const hour = Math.floor(clock.nowMs / 3_600_000)
   const key = JSON.stringify([name, clock.today, hour, studio.units, ...who])
-  const kept = ofDb.get(scope.db) ?? new Map<string, Kept>()
-  ofDb.set(scope.db, kept)
+  const kept = answers.ofDb.get(scope.db) ?? new Map<string, Kept>()
+  answers.ofDb.set(scope.db, kept)
   const known = kept.get(key)
   kept.delete(key)
   if (known && stands(ledger, known)) {

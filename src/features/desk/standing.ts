@@ -7,6 +7,8 @@ import { FAMILIES, type Family } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
 import { currentRows, keepCurrent, openCurrent } from '@/db/decisions'
 import { readAgain } from '@/db/ledger'
+import { writeIfItCan } from '@/db/open'
+import { ofProcess } from '@/db/process'
 import type { Context } from '../context'
 import { judgeOf } from './judge'
 import { screeningState, type ScreeningState } from './screening'
@@ -54,8 +56,9 @@ function readStandings(ctx: Context, studentIds: readonly string[]): ReadonlyMap
     found.set(studentId, value)
     // Without the key nothing is kept: everything that may be closed is, and that must end the moment the key is back.
     if (!health.key) continue
-    const sealed = keepCurrent(scope, health.key, { studentId, day: clock.today, engine }, value)
-    opened.set(studentId, { sealed, value })
+    const { key } = health
+    const sealed = writeIfItCan(() => keepCurrent(scope, key, { studentId, day: clock.today, engine }, value))
+    if (sealed !== null) opened.set(studentId, { sealed, value })
   }
   return found
 }
@@ -76,7 +79,10 @@ export function decisionIn({ decisions }: StandsNow, family: Family): Decision {
 }
 
 /** Opened rows, so that a list opens each once; a row that was sealed anew is another text. */
-const opened = new Map<string, { readonly sealed: string; readonly value: StandsNow }>()
+const opened = ofProcess(
+  'opened',
+  () => new Map<string, { readonly sealed: string; readonly value: StandsNow }>(),
+)
 
 const engines = new WeakMap<Library, string>()
 

@@ -6,7 +6,7 @@ import { readHlc } from '@/core/facts/hlc'
 import { CHECK_IN_DAYS, addCheckIn } from '@/db/health'
 import { appendAttendance } from '@/db/attendance'
 import { appendClassEvent, appendLock, eventsOf, findClass } from '@/db/classes'
-import { appendDrill, appendNote, appendPlacement } from '@/db/evidence'
+import { appendDrill, appendNote, appendPlacement, drillsOf } from '@/db/evidence'
 import { addOfferTap } from '@/db/offers'
 import { findStudent } from '@/db/students'
 import { whoseFact } from '@/db/whose'
@@ -27,6 +27,8 @@ const KEEP: { readonly [K in FactKind]: Keep<K> } = {
   drill: (ctx, fact) => {
     if (!ctx.practice.drills.some((d) => d.id === fact.drillId))
       return problem('That drill is not in the practice.', 'drillId')
+    if (fact.replaces !== null && !drillsOf(ctx.scope, fact.studentId).some((d) => d.id === fact.replaces))
+      return problem('The entry to correct is not there any more.')
     const { rest, origin } = split(fact)
     return put(appendDrill(ctx.scope, { ...rest, withdrawn: false }, origin))
   },
@@ -107,6 +109,11 @@ export function keepFact(ctx: Context, fact: SentFact): Answer<Kept> {
     return problem('The clock of this device runs far ahead: set it right and record it again.')
   if ('studentId' in fact && fact.studentId !== null && !findStudent(ctx.scope, fact.studentId))
     return problem('This person is not in the studio any more.')
+  // A tablet may hold taps of a class that was made after the copy which this studio was put back from.
+  if ('classId' in fact && fact.classId !== null && !findClass(ctx.scope, fact.classId))
+    return problem(
+      'That class is not here any more, so this is not recorded. Record it again on the person’s page.',
+    )
   const keep = KEEP[fact.kind] as Keep<typeof fact.kind>
   const kept = keep(ctx, fact)
   return kept.ok && kept.value === 'known' && isAnothers(ctx, fact) ? problem(ANOTHERS) : kept

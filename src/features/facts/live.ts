@@ -1,12 +1,11 @@
 import 'server-only'
 import { EventEmitter } from 'node:events'
 import { reaches } from '@/core/access/roles'
+import { ofProcess } from '@/db/process'
 import { isOwnPage } from '../own-page'
 import { whoHere } from '../who'
 
-const shared = globalThis as typeof globalThis & { levitarFloor?: EventEmitter }
-// Routes may be loaded apart from each other; the process has one bell.
-const bell = (shared.levitarFloor ??= new EventEmitter().setMaxListeners(200))
+const bell = ofProcess('bell', () => new EventEmitter().setMaxListeners(200))
 
 /** Every so often something is said, so that a dead line is noticed, ms. */
 const STILL_THERE_MS = 20_000

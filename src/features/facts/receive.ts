@@ -2,7 +2,7 @@ import 'server-only'
 import { z } from 'zod'
 import { factSchema, type SentFact } from '@/core/facts/fact'
 import { levelOfFact, reaches } from '@/core/access/roles'
-import { sharedDb } from '@/db/open'
+import { isOfTheGround, sharedDb } from '@/db/open'
 import { inOneGo, logFailure } from '../action'
 import { keepFact } from './keep'
 import { ring } from './live'
@@ -46,6 +46,8 @@ function answerTo(id: string, raw: unknown, who: Who): FactAnswer {
   try {
     // Whether the store opens at all is no fault of the fact.
     sharedDb()
+    // A tablet in other hands takes tonight's words; what its teacher tapped before waits until it is given back.
+    if (who.privacy.passed && parsed.data.kind !== 'check-in') return { id, state: 'again' }
     // A locked screen's judgements wait for the password; what was seen goes on being stored.
     if (who.actor.locked && !reaches('device', levelOfFact(parsed.data.kind))) return { id, state: 'again' }
     const kept = inOneGo((ctx) => keepFact(ctx, parsed.data), who)
@@ -54,8 +56,10 @@ function answerTo(id: string, raw: unknown, who: Who): FactAnswer {
       ? { id, state: kept.value }
       : { id, state: 'refused', why: kept.problems[0]?.message ?? 'It cannot be stored.' }
   } catch (error) {
+    const number = logFailure('fact', error)
     // A full disk, a held lock, a broken file: nothing about the fact is wrong, so it waits.
-    logFailure('fact', error)
-    return { id, state: 'again' }
+    if (isOfTheGround(error)) return { id, state: 'again' }
+    // Anything else would be so at every try: it ends here, in view.
+    return { id, state: 'refused', why: `It could not be recorded (noted under ${number}). Record it again.` }
   }
 }

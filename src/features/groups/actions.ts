@@ -21,7 +21,10 @@ export const keepGroup = action(
     members: z.array(idField).max(60),
   }),
   ({ scope }, group) => {
-    saveGroup(scope, { ...group, members: group.members.filter((id) => findStudent(scope, id) !== null) })
+    saveGroup(scope, {
+      ...group,
+      members: [...new Set(group.members)].filter((id) => findStudent(scope, id) !== null),
+    })
     return done(true)
   },
 )

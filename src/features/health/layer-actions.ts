@@ -6,7 +6,12 @@ import { keyFromCode } from '@/db/health-codec'
 import { restoreKey } from '@/db/health-key'
 import { dataFolder } from '@/db/open'
 import { saveStudio } from '@/db/studio'
+import { findClass } from '@/db/classes'
+import { sharedDb } from '@/db/open'
+import { HOME } from '@/db/scope'
+import { passedTo } from '../../edge/passed-round'
 import { action } from '../action'
+import { idField } from '../fields'
 import { mayKnow } from '@/core/access/roles'
 import { refusalFor, whoHere } from '../who'
 import { done, problem, type Answer } from '../answer'
@@ -15,6 +20,8 @@ import { guessed, waitBeforeGuess } from '../guesses'
 import { endOtherSessions } from '../layer-sessions'
 import {
   hashPass,
+  heldAt,
+  holdTablet,
   openOnThisScreen,
   passFits,
   setPrivateHere,
@@ -35,6 +42,35 @@ const checkPass = action(
   },
   { by: 'device', refresh: false, passed: true },
 )
+
+const findPassed = action(
+  z.object({ classId: idField, ask: z.enum(['check-in', 'health']) }),
+  ({ scope }, { classId }) =>
+    findClass(scope, classId) ? done(true) : problem('That class is not here any more.'),
+  { by: 'device', refresh: false },
+)
+
+/** From here on this tablet shows one page, and the health notes are shut on it. Answers where that is. */
+export async function beginPass(raw: {
+  classId: string
+  ask: 'check-in' | 'health'
+}): Promise<Answer<string>> {
+  const found = await findPassed(raw)
+  if (!found.ok) return found
+  const where = passedTo(`/pass/${raw.classId}`, raw.ask)
+  await shutOnThisScreen()
+  await holdTablet(where)
+  return done(where)
+}
+
+/** Lets go of a tablet that is held at a class which is not there (any more): there is nobody to give it back to. */
+export async function endEmptyPass(): Promise<Answer<boolean>> {
+  const { privacy } = await whoHere()
+  const at = await heldAt()
+  const gone = at !== null && findClass({ db: sharedDb(), studioId: HOME }, at) === null
+  if (privacy.passed && gone) await takeTabletBack()
+  return done(gone)
+}
 
 /** The tablet that went round is the teacher's again: with the word, where one is set. */
 export async function endPass(word: string): Promise<Answer<boolean>> {

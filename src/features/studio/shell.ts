@@ -1,6 +1,7 @@
 import 'server-only'
 import { redirect } from 'next/navigation'
-import { StoreRefusal } from '@/db/migrate'
+import type { StoreRefusal } from '@/db/migrate'
+import { groundOf } from '@/db/open'
 import { RAIL } from '@/ui/shell/rail'
 import { signInFor } from '@/core/access/where-to'
 import { here } from '../page'
@@ -19,7 +20,8 @@ export async function shellHere(): Promise<
     if (ctx.actor.role === 'nobody') redirect(signInFor(await pathHere()))
     return { ...shellData(ctx), ...askerOf(ctx), hidden: ctx.privacy.hidden }
   } catch (error) {
-    if (error instanceof StoreRefusal) return { refusal: error.code, detail: error.detail }
+    const ground = groundOf(error)
+    if (ground) return { refusal: ground.code, detail: ground.detail }
     throw error
   }
 }

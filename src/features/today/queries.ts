@@ -15,9 +15,8 @@ import { describePlanWarning, PART_WORD } from '@/core/words/plan'
 import { nextClass, type ClassRecord } from '@/db/classes'
 import { listProps } from '@/db/inventory'
 import { listNames } from '@/db/students'
-import { locksOf } from '@/db/classes'
 import type { Context } from '../context'
-import { classFile, familyOf, makePlan } from '../desk/class-file'
+import { classFile, familyOf } from '../desk/class-file'
 import { decisionsFor, judgeOfClass } from '../desk/class-judge'
 import { expectedLine } from '../desk/headcount'
 import type { Judge } from '../desk/judge'
@@ -46,7 +45,7 @@ export type TodayData =
       checkedIn: number
       occupants: { at: string; name: string; mark: string }[]
       settle: Settle[]
-      /** The hour, part by part; empty where no plan can be made. */
+      /** The hour, part by part, as it is kept; empty where no plan is. */
       parts: Part[]
     }
 
@@ -64,8 +63,8 @@ function makeToday(ctx: Context): TodayData {
   const record = nextClass(scope, clock.today)
   if (!record) return { state: 'no-class', people: people.length, bays: studio.bays, keyLost }
   const stored = classFile(ctx, record)
-  const made = stored ? null : makePlan(ctx, record, locksOf(scope, record.id))
-  const plan = stored?.plan ?? (made?.ok ? made.value.plan : null)
+  // Only what is kept is shown: a plan that nobody made has no minutes.
+  const plan = stored?.plan ?? null
   const room = studio.room ?? EMPTY_ROOM
   const { roster } = record
   const { placed, unplaced } = placePeople(room, roster, firstWave(plan, room))

@@ -58,13 +58,17 @@ export function TodayScreen({ data, addPeople, week }: Props) {
           </LinkButton>
         ) : (
           <LinkButton variant="filled" href={`/plans/${data.id}`}>
-            Look at the plan
+            Plan this class
           </LinkButton>
         )}
         {data.isToday ? <LinkButton href={`/teach/${data.id}/door`}>At the door</LinkButton> : null}
       </PageHead>
       {week}
-      <Ribbon parts={data.parts} href={`/plans/${data.id}`} />
+      {data.planned ? (
+        <Ribbon parts={data.parts} href={`/plans/${data.id}`} />
+      ) : (
+        <Text>No plan is kept for this class yet.</Text>
+      )}
       <Grid gap="xl">
         <GridCol span={{ base: 12, lg: 3 }}>
           <Stack>

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
-import { notFound } from 'next/navigation'
+import { redirect } from 'next/navigation'
+import { EmptyPass } from '@/features/health/components/empty-pass'
 import { PassRound } from '@/features/health/components/pass-round'
 import { passData } from '@/features/health/queries'
 import { page } from '@/features/page'
@@ -13,6 +14,8 @@ export default page<{
   const { id } = await params
   const { ask } = await searchParams
   const data = passData(ctx, id)
-  if (!data) notFound()
+  if (!data && ctx.privacy.passed) return <EmptyPass />
+  // A link alone passes nothing: whoever is at the tablet does, at the door.
+  if (!data || !ctx.privacy.passed) redirect(data ? `/teach/${id}/door` : '/')
   return <PassRound data={data} asks={ask === 'health' ? 'health' : 'check-in'} back={`/teach/${id}/door`} />
 })

@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { DoorList } from '@/features/door/components/door-list'
 import { doorData } from '@/features/door/queries'
+import { BeginPass } from '@/features/health/components/begin-pass'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
@@ -16,12 +17,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
   return (
     <>
       <PageHead title="Who is here?" lead={`${data.title}, ${data.dayLabel}: ${data.expected}.`}>
-        <LinkButton variant="filled" whole href={`/pass/${id}`}>
-          Pass the tablet round
-        </LinkButton>
-        <LinkButton whole href={`/pass/${id}?ask=health`}>
-          Pass the health questions
-        </LinkButton>
+        <BeginPass classId={id} />
         <LinkButton href={`/teach/${id}`}>The class</LinkButton>
         <LinkButton href={`/plans/${id}`}>Plan</LinkButton>
       </PageHead>
