@@ -83,3 +83,31 @@ test('every page says what it may run, and stands in no frame', async ({ page })
   await page.waitForTimeout(300)
   expect(await page.evaluate(() => 'planted' in window)).toBe(false)
 })
+
+test('the same question twice, a page out of all bounds and a broken percent sign are no faults of the server', async () => {
+  for (const path of [
+    ...['/library?q=crow&q=wall', '/setups?setup=SETUP-kick-up-wall&setup=x', '/setups?student=a&student=b'],
+    ...['/progress/log?page=1e308', '/progress/log?page=1&page=2', '/students?q=%25', '/?x=%'],
+  ])
+    expect([path, (await ask(path)).status]).toEqual([path, 200])
+  for (const path of ['/students/%E0%A4%A', '/%', '/teach/%zz/door']) {
+    const { status, headers } = await ask(path)
+    expect([path, status, headers['x-frame-options'], headers['x-content-type-options']]).toEqual([
+      ...[path, 404, 'DENY', 'nosniff'],
+    ])
+  }
+})
+
+test('a link to a tablet’s page that nobody passed holds nobody', async ({ page }) => {
+  await page.goto(`${app.address}/pass/00000000-0000-7000-8000-000000000000`)
+  await page.goto(`${app.address}/students`)
+  await expect(page.getByRole('heading', { level: 1, name: 'Students' })).toBeVisible()
+  // A tablet that is held at a class which went since lets go by itself.
+  await page.context().addCookies([
+    { name: 'levitar.pass', value: '/pass/00000000-0000-7000-8000-000000000000', url: app.address },
+  ])
+  await page.goto(`${app.address}/students`)
+  await expect(page.getByRole('link', { name: 'Plans' }).first()).toBeVisible()
+  await page.goto(`${app.address}/students`)
+  await expect(page.getByRole('heading', { level: 1, name: 'Students' })).toBeVisible()
+})

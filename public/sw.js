@@ -52,7 +52,7 @@ async function fromFiles(request) {
 
 async function page(request, isFloor) {
   try {
-    const fresh = fetch(request)
+    const fresh = (async () => fetch(request))()
     if (!isFloor) return await fresh
     const kept = await (await caches.open(FLOOR)).match(request.url)
     const late = fresh.then(async (answer) => {

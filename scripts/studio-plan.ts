@@ -4,7 +4,8 @@ import { v7 } from 'uuid'
 import { findClass, nextClass } from '@/db/classes'
 import { planOf } from '@/db/plans'
 import { contextFor, SHUT } from '@/features/context'
-import { makePlan } from '@/features/desk/class-file'
+import { planClass } from '@/core/planning/plan-class'
+import { briefFor } from '@/features/desk/class-file'
 import { keepPlan } from '@/features/plans/replan'
 
 const [folder = '', day = ''] = process.argv.slice(2)
@@ -15,7 +16,8 @@ const found = nextClass(ctx.scope, ctx.clock.today)
 const record = found && findClass(ctx.scope, found.id)
 if (record?.day !== day) throw new Error('no class on that day')
 if (!planOf(ctx.scope, ctx.health.key, record.id)) {
-  const made = makePlan(ctx, record, [])
+  const brief = briefFor(ctx, record, [])
+  const made = planClass(ctx.practice, brief)
   if (!made.ok) throw new Error(made.refusal.code)
-  keepPlan(ctx, record.id, v7(), made.value)
+  keepPlan(ctx, record.id, v7(), { plan: made.value.plan, brief })
 }

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm'
 import Database from 'better-sqlite3'
 import { drizzle } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
@@ -49,6 +50,20 @@ describe('people', () => {
     saveProfile(db, 's', { ...profile, measured: { hand: 18 } }, DAY)
     expect(findStudent(db, 's')?.measured).toEqual({ hand: 18 })
     expect(saveProfile(db, 'nobody', profile, DAY)).toBe(false)
+  })
+  it('keeps the day that a length was taken, whatever else is saved later', () => {
+    const takenOn = () =>
+      Object.fromEntries(
+        db.db
+          .all<{ segment: string; day: string }>(
+            sql`select segment, day from student_measure where student_id = 's'`,
+          )
+          .map((m) => [m.segment, m.day]),
+      )
+    const profile = { name: 'Ines C', statureCm: 168, breathS: 4.5, measured: { upperArm: 30, hand: 18 } }
+    saveProfile(db, 's', profile, '2026-03-01')
+    saveProfile(db, 's', { ...profile, breathS: 5, measured: { upperArm: 31, hand: 18 } }, '2026-03-09')
+    expect(takenOn()).toEqual({ hand: '2026-03-01', upperArm: '2026-03-09' })
   })
   it('archives and brings back without losing anything', () => {
     setArchived(db, 's', DAY)

@@ -10,7 +10,7 @@ type Event = {
 }
 
 /** The floor's worker as it ships, in a scope that stands for a browser's. */
-function worker(answers: (url: string) => Response | Error) {
+function worker(answers: (url: string) => Response | Error | Promise<Response>) {
   const on = new Map<string, (event: Event) => void>()
   const stores = new Map<string, Map<string, Response>>()
   const claimed: string[] = []
@@ -36,8 +36,10 @@ function worker(answers: (url: string) => Response | Error) {
     skipWaiting: () => Promise.resolve(),
     clients: { claim: () => Promise.resolve(void claimed.push('all')) },
   }
+  // Whatever the worker waits for is over at once.
+  const later = (done: (value: unknown) => void, _ms: number, value: unknown): void => done(value)
   const code = readFileSync(path.join(__dirname, '..', '..', 'public', 'sw.js'), 'utf8')
-  vm.runInNewContext(code, { self, caches: { open }, fetch, URL, Response, AbortSignal, Promise })
+  vm.runInNewContext(code, { self, caches: { open }, fetch, URL, Response, Promise, setTimeout: later })
   const tell = async (kind: string, event: Omit<Event, 'waitUntil'> = {}): Promise<Response | undefined> => {
     const work: Promise<unknown>[] = []
     let answer: Promise<Response> | undefined
@@ -70,6 +72,24 @@ it('shows the kept class where the server is away, and says so on any other page
   const other = await (await tell('fetch', asked('https://studio.test/students')))?.text()
   expect(other).toContain('The server is away')
   expect(other).toContain('href="/teach/1"')
+})
+
+it('shows what is kept of a slow server’s page, and waits for what is not kept as long as it takes', async () => {
+  let slow = false
+  let answer: (response: Response) => void = () => undefined
+  const { tell, stores } = worker((url) =>
+    slow ? new Promise<Response>((done) => (answer = done)) : new Response(`page ${url}`),
+  )
+  await tell('message', keep)
+  slow = true
+  expect(await (await tell('fetch', asked(CLASS)))?.text()).toBe(`page ${CLASS}`)
+  answer(new Response('newer'))
+  await new Promise((done) => setImmediate(done))
+  expect(await stores.get('levitar-floor')?.get(CLASS)?.text()).toBe('newer')
+  const other = tell('fetch', asked('https://studio.test/teach/2'))
+  await new Promise((done) => setImmediate(done))
+  answer(new Response('at last'))
+  expect(await (await other)?.text()).toBe('at last')
 })
 
 it('keeps no page that is not of the floor, and leaves everything else to the server', async () => {

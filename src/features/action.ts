@@ -18,6 +18,7 @@ type Options<I> = {
   layer?: boolean
   erases?: boolean
   passed?: boolean
+  reads?: boolean
   trail?: Told | ((input: I) => Told)
 }
 
@@ -29,6 +30,7 @@ type Options<I> = {
  * `erases: true` empties the store's log afterwards and removes backups and the copies set aside before updates, so that
  * no byte of what was removed stays; answers that were kept go as well.
  * `passed: true` may be sent from a tablet that is passed round; nothing else may.
+ * `reads: true` only reads: no transaction, so that it waits for no writer and what is kept may answer it.
  * `trail`: what is written down of it, in the same transaction.
  * Whatever arrives is treated as unknown; a parse failure comes back beside its field and stores nothing.
  * @param schema what is taken, or how to make it from fields that know the practice
@@ -38,7 +40,7 @@ export function action<S extends z.ZodType, T>(
   run: (context: Context, input: z.output<S>) => Answer<T>,
   options: Options<z.output<S>> = {},
 ): (raw: z.input<S>) => Promise<Answer<T>> {
-  const { by = 'desk', refresh = true, erases = false, passed = false } = options
+  const { by = 'desk', reads = false, refresh = !reads, erases = false, passed = false } = options
   return async (raw) => {
     const who = await whoOrNot()
     if (!who) return problem(UNSTORED)
@@ -62,9 +64,9 @@ function transact<S extends z.ZodType, T>(
   schema: S | ((fields: PracticeFields) => S),
   run: (context: Context, input: z.output<S>) => Answer<T>,
   raw: unknown,
-  { layer = false, trail }: Options<z.output<S>>,
+  { layer = false, reads = false, trail }: Options<z.output<S>>,
 ): Answer<T> {
-  return orNothing((ctx) => {
+  const work = (ctx: Context): Answer<T> => {
     const parsed = (typeof schema === 'function' ? schema(practiceFields(ctx)) : schema).safeParse(raw)
     if (!parsed.success)
       return {
@@ -76,7 +78,8 @@ function transact<S extends z.ZodType, T>(
     const answer = run(ctx, parsed.data)
     if (answer.ok && trail) tell(ctx, typeof trail === 'function' ? trail(parsed.data) : trail)
     return answer
-  }, who)
+  }
+  return reads ? work(contextFor(who.privacy, sharedDb(), who.actor)) : orNothing(work, who)
 }
 
 /** Thrown through a transaction, so that what a refused action had written so far is taken back. */

@@ -77,7 +77,7 @@ export const attemptFact = z.object({
   replaces: ID.nullable(),
 })
 
-const drill = z.object({
+export const drillFact = z.object({
   kind: z.literal('drill'),
   ...stampFields,
   studentId: ID,
@@ -96,7 +96,7 @@ const placement = z.object({
   stageId: CODE.nullable(),
 })
 
-const classEvent = z.object({
+export const classEventFact = z.object({
   kind: z.literal('class-event'),
   ...stampFields,
   classId: ID,
@@ -164,9 +164,9 @@ const takenBack = z.object({
 export const factSchema = z.discriminatedUnion('kind', [
   observation,
   attemptFact,
-  drill,
+  drillFact,
   placement,
-  classEvent,
+  classEventFact,
   attended,
   checkIn,
   offer,

@@ -293,3 +293,77 @@ describe('the trail', () => {
     expect(lines.some((l) => l.what === 'sign-in-refused' && l.name === 'ASSISTANT')).toBe(true)
   })
 })
+
+describe('who guesses', () => {
+  it('is counted before it is judged: of sixty at once three are', async () => {
+    value(await make('swift', 'teacher'))
+    const answers = await Promise.all(Array.from({ length: 60 }, (_, n) => enter('swift', `wrong ${n}`)))
+    const told = answers.map((a) => (a.ok ? '' : (a.problems[0]?.message ?? '')))
+    expect(told.filter((t) => /do not fit/.test(t))).toHaveLength(3)
+    expect(told.filter((t) => /^Too many wrong guesses/.test(t))).toHaveLength(57)
+  })
+  it('holds nobody’s own browser shut, and no forged mark opens a door of its own', async () => {
+    const KNOWN = 'levitar.known'
+    value(await make('heron', 'owner'))
+    await as('heron', () => Promise.resolve())
+    const own = mockJar.get(KNOWN)?.value ?? ''
+    expect(own).not.toBe('')
+    mockJar.set(KNOWN, '')
+    const { guessed } = await import('../guesses')
+    for (let n = 0; n < 9; n += 1) guessed('sign-in:heron', false)
+    const stranger = await enter('heron')
+    expect(stranger.ok ? '' : stranger.problems[0]?.message).toMatch(/^Too many wrong guesses/)
+    mockJar.set(KNOWN, `forged.${own.split('.')[1] ?? ''}`)
+    expect((await enter('heron')).ok).toBe(false)
+    mockJar.set(KNOWN, own)
+    await as('heron', () => Promise.resolve())
+    mockJar.set(KNOWN, '')
+  })
+  it('holds nobody up who was given a code', async () => {
+    for (let n = 0; n < 5; n += 1) expect((await app.signIn.pairTablet({ code: `nope${n}` })).ok).toBe(false)
+    const before = mockJar.get(COOKIE)?.value ?? ''
+    const code = app.codes.newCode(8)
+    const { addCode } = app.signIns
+    addCode(await told(), {
+      codeHash: app.codes.codeHash(code),
+      role: 'device',
+      label: 'x',
+      expiresMs: NOW + 60_000,
+    })
+    value(await app.signIn.pairTablet({ code }))
+    mockJar.set(COOKIE, before)
+  })
+})
+
+describe('a tablet that is handed over', () => {
+  const PASS = 'levitar.pass'
+  it('is held at a class that is there, by whoever hands it over; at no other, and not by a link', async () => {
+    const { findClass, nextClass } = await import('@/db/classes')
+    const scope = await told()
+    const id = nextClass(scope, DAY)?.id ?? ''
+    const gone = '00000000-0000-7000-8000-000000000000'
+    expect((await app.layer.beginPass({ classId: gone, ask: 'check-in' })).ok).toBe(false)
+    expect(mockJar.get(PASS)?.value ?? '').toBe('')
+    expect(value(await app.layer.beginPass({ classId: id, ask: 'health' }))).toBe(`/pass/${id}?ask=health`)
+    expect(value(await app.layer.endEmptyPass())).toBe(false)
+    expect(mockJar.get(PASS)?.value).toBe(`/pass/${id}?ask=health`)
+    expect((await app.layer.beginPass({ classId: id, ask: 'check-in' })).ok).toBe(false)
+    // The class went with a backup that was put back: the tablet lets go by itself.
+    mockJar.set(PASS, `/pass/${gone}`)
+    expect(findClass(scope, gone)).toBeNull()
+    value(await app.layer.endEmptyPass())
+    expect(mockJar.get(PASS)?.value ?? '').toBe('')
+  })
+  it('whose sign-in has ended is signed in again, and is its teacher’s then', async () => {
+    mockJar.set(PASS, '/pass/00000000-0000-7000-8000-000000000000')
+    const before = mockJar.get(COOKIE)?.value ?? ''
+    const refused = await enter('heron')
+    expect(refused.ok).toBe(false)
+    mockJar.set(COOKIE, '')
+    const { guessed } = await import('../guesses')
+    guessed('sign-in:heron', true)
+    value(await enter('heron'))
+    expect(mockJar.get(PASS)?.value ?? '').toBe('')
+    mockJar.set(COOKIE, before)
+  })
+})

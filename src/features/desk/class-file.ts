@@ -5,11 +5,7 @@ import type { Lock } from '@/core/classes/lock'
 import type { Plan } from '@/core/classes/plan'
 import { foldRun } from '@/core/classes/run'
 import { asItHolds } from '@/core/planning/now'
-import { planNear } from '@/core/planning/near'
-import { planClass, type PlanRefusal } from '@/core/planning/plan-class'
-import type { Library } from '@/core/practice/library'
 import type { Family } from '@/core/practice/schema'
-import type { Result } from '@/core/result'
 import { listAssistants } from '@/db/assistants'
 import { eventsOf, locksOf, type ClassRecord } from '@/db/classes'
 import { planOf } from '@/db/plans'
@@ -55,44 +51,6 @@ export function briefFor(ctx: Context, record: Planned, locks: readonly Lock[]):
     })),
   }
 }
-
-/** A plan for a class with the brief it was made from: a fresh one, or near to the one before. */
-export function makePlan(
-  ctx: Context,
-  record: Planned,
-  locks: readonly Lock[],
-  before: Plan | null = null,
-): Result<{ plan: Plan; brief: Brief }, PlanRefusal> {
-  const brief = briefFor(ctx, record, locks)
-  if (before !== null) {
-    const near = planNear(ctx.practice, brief, before)
-    return near.ok ? { ok: true, value: { plan: near.value.plan, brief } } : near
-  }
-  const made = plannedOnce(ctx, record.id, brief)
-  return made.ok ? { ok: true, value: { plan: made.value, brief } } : made
-}
-
-/** Classes whose plan is remembered: those of today and the next few. */
-const REMEMBERED = 12
-
-/** What follows from a class's brief alone, worked out once: a page that is opened again does not wait for it again. */
-export function oncePerBrief<T>(make: (practice: Library, brief: Brief) => T) {
-  const known = new Map<string, { readonly of: string; readonly made: T }>()
-  return ({ practice }: Context, id: string, brief: Brief): T => {
-    const of = JSON.stringify(brief)
-    const found = known.get(id)
-    if (found?.of === of) return found.made
-    if (known.size >= REMEMBERED) known.clear()
-    const made = make(practice, brief)
-    known.set(id, { of, made })
-    return made
-  }
-}
-
-const plannedOnce = oncePerBrief((practice, brief): Result<Plan, PlanRefusal> => {
-  const made = planClass(practice, brief)
-  return made.ok ? { ok: true, value: made.value.plan } : made
-})
 
 /** A class's plan as it is shown, and the brief that judges it. */
 export type ClassFile = {

@@ -90,6 +90,45 @@ describe('the day of a fact', () => {
   })
 })
 
+describe('a fact of a class that is not there', () => {
+  it('ends with a sentence, whatever it is, and never waits for ever', () => {
+    const gone = v7()
+    const facts = [hold({ classId: gone }), tried({ classId: gone }), { ...noted(), classId: gone }]
+    for (const fact of [...facts, { ...drilled(), classId: gone }, { ...drilled(), replaces: v7() }]) {
+      const answer = app.receive({ facts: [fact] }, asked(SHUT))?.answers[0]
+      expect([fact.kind, answer]).toEqual([
+        fact.kind,
+        { id: fact.id, state: 'refused', why: expect.stringMatching(/is not t?here any more/) },
+      ])
+    }
+  })
+  it('and whatever cannot be stored at any try is refused, with the number it is noted under', () => {
+    const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined)
+    const broken = jest.spyOn(app.open.sharedDb(), 'transaction').mockImplementation(() => {
+      throw Object.assign(new Error('x'), { code: 'SQLITE_CONSTRAINT_FOREIGNKEY' })
+    })
+    const answer = app.receive({ facts: [hold()] }, asked(SHUT))?.answers[0]
+    expect(answer).toMatchObject({ state: 'refused', why: expect.stringMatching(/noted under [0-9a-f]{8}/) })
+    broken.mockRestore()
+    quiet.mockRestore()
+  })
+})
+
+describe('a tablet that is passed round', () => {
+  it('stores tonight’s words and nothing else; the rest waits until it is given back', async () => {
+    const passed = asked({ ...SHUT, passed: true })
+    const words = { pain: 0, regions: [], energy: 6, arms: 1, look: 'half', ticked: [], touch: 'ask' }
+    const checkIn = { ...stamp(), kind: 'check-in', studentId, words }
+    const placed = { ...stamp(), kind: 'placement', studentId, stageId: 'FS-10b' }
+    const facts = [tried(), hold(), placed, { ...noted() }, checkIn]
+    expect(app.receive({ facts }, passed)?.answers.map((a) => a.state)).toEqual([
+      ...['again', 'again', 'again', 'again', 'stored'],
+    ])
+    expect(await byId(facts[0]!.id)).toBeUndefined()
+    expect(send(facts[0])).toEqual(['stored'])
+  })
+})
+
 describe('a batch', () => {
   it('answers each for itself, and the same again is known', () => {
     const [good, bad] = [hold(), hold({ studentId: v7() })]

@@ -1,6 +1,7 @@
 import 'server-only'
 import { z } from 'zod'
 import { factSchema, type SentFact } from '@/core/facts/fact'
+import { heardOf } from '@/core/facts/heard'
 import { levelOfFact, reaches } from '@/core/access/roles'
 import { isOfTheGround, sharedDb } from '@/db/open'
 import { inOneGo, logFailure } from '../action'
@@ -36,8 +37,9 @@ function asSentence(message = ''): string {
 
 /** Other screens of the same class hear of it once it is on the disk. */
 function tellScreens(fact: SentFact): void {
-  if (fact.kind === 'taken-back') ring(null, fact.deviceId)
-  else if ('classId' in fact && fact.classId !== null) ring(fact.classId, fact.deviceId)
+  const line = { deviceId: fact.deviceId, heard: heardOf(fact) }
+  if (fact.kind === 'taken-back') ring(null, line)
+  else if ('classId' in fact && fact.classId !== null) ring(fact.classId, line)
 }
 
 function answerTo(id: string, raw: unknown, who: Who): FactAnswer {

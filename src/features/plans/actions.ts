@@ -6,20 +6,19 @@ import { NOTHING_FIXED, type Fixed } from '@/core/classes/fixed'
 import { parseQuantity } from '@/core/entry'
 import { lockFact, type FactOf } from '@/core/facts/fact'
 import { describeQuantity } from '@/core/words/entry'
-import { describePlanRefusal } from '@/core/words/plan'
 import { addClass, addToRoster, findClass, saveFixed } from '@/db/classes'
 import { planAt, planOf, takeStep } from '@/db/plans'
 import { listNames } from '@/db/students'
 import { action } from '../action'
 import type { Context } from '../context'
 import { done, problem } from '../answer'
-import { makePlan } from '../desk/class-file'
 import { keepFact } from '../facts/keep'
 import { idField, timeField } from '../fields'
 import { asTemplate, editSchema, withEdit } from '@/core/classes/edit'
-import { hasBegun, keepPlan, replan, restore } from './replan'
+import { planned } from './planned-action'
+import { hasBegun, replanned, restore } from './replan'
 
-export const createClass = action(
+export const createClass = planned(
   z.object({
     id: idField,
     planId: idField,
@@ -45,15 +44,18 @@ export const createClass = action(
       roster: rest.roster.filter((id) => known.has(id)),
     }
     const fixed = fromId === null ? NOTHING_FIXED : fixedLike(ctx, fromId)
-    const made = makePlan(ctx, { ...record, fixed }, [])
-    if (!made.ok)
-      return problem(
-        describePlanRefusal(made.refusal),
-        made.refusal.code === 'too-few-people' ? 'roster' : '',
-      )
+    const full = { ...record, fixed }
     // The same press sent twice makes one class with one plan.
-    if (addClass(ctx.scope, { ...record, fixed })) keepPlan(ctx, rest.id, planId, made.value)
-    return done({ id: rest.id })
+    const keep = addClass(ctx.scope, full)
+    return done({
+      record: full,
+      locks: [],
+      before: null,
+      planId,
+      keep,
+      answer: { id: rest.id },
+      listField: 'roster',
+    })
   },
 )
 
@@ -64,19 +66,19 @@ function fixedLike(ctx: Context, classId: string): Fixed {
   return record && stored ? asTemplate(record.fixed, stored.plan) : NOTHING_FIXED
 }
 
-export const planAgain = action(z.object({ id: idField, planId: idField }), (ctx, { id, planId }) =>
-  replan(ctx, id, planId),
+export const planAgain = planned(z.object({ id: idField, planId: idField }), (ctx, { id, planId }) =>
+  replanned(ctx, id, planId),
 )
 
 /** Fixes somebody's version by hand, or gives the choice back, and makes the plan round it. */
-export const setVersion = action(lockFact.extend({ planId: idField }), (ctx, { planId, ...lock }) => {
+export const setVersion = planned(lockFact.extend({ planId: idField }), (ctx, { planId, ...lock }) => {
   if (hasBegun(ctx, lock.classId)) return problem('This class has begun; its plan stays as it was taught.')
   const kept = keepFact(ctx, lock satisfies FactOf<'lock'>)
-  return kept.ok ? replan(ctx, lock.classId, planId) : kept
+  return kept.ok ? replanned(ctx, lock.classId, planId) : kept
 })
 
 /** Fixes something about the class as a whole, or gives it back, and makes the plan round it. */
-export const editPlan = action(
+export const editPlan = planned(
   z.object({ id: idField, planId: idField, edit: editSchema }),
   (ctx, { id, planId, edit }) => {
     const record = findClass(ctx.scope, id)
@@ -87,11 +89,11 @@ export const editPlan = action(
       const known = new Set(listNames(ctx.scope).map((s) => s.id))
       if (!known.has(edit.studentId)) return problem('That person is not here any more.')
       addToRoster(ctx.scope, id, [edit.studentId])
-      return replan(ctx, id, planId)
+      return replanned(ctx, id, planId)
     }
     // A plan that cannot be made is a refusal, of which nothing stays.
     saveFixed(ctx.scope, id, withEdit(record.fixed, edit, now.plan))
-    return replan(ctx, id, planId)
+    return replanned(ctx, id, planId)
   },
 )
 

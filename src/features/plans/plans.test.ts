@@ -253,6 +253,54 @@ describe('a plan from elsewhere', () => {
   })
 })
 
+describe('a plan that is made while the studio goes on', () => {
+  afterEach(() => jest.restoreAllMocks())
+  const meanwhile = async (change: () => Promise<unknown>, times: number) => {
+    const { JOBS } = await import('@/core/planning/jobs')
+    const job = JOBS.plan
+    let left = times
+    const seen: string[] = []
+    jest.spyOn(JOBS as { plan: typeof JOBS.plan }, 'plan').mockImplementation((practice, input) => {
+      seen.push(input.brief.people.map((p) => p.studentId).join())
+      const made = job(practice, input)
+      if (left > 0) {
+        left -= 1
+        void change()
+      }
+      return made
+    })
+    return seen
+  }
+  it('is made once more where what it came from was changed, and once where something else was', async () => {
+    const id = await made()
+    const { addToRoster } = await import('@/db/classes')
+    const { scope } = await screen()
+    const seen = await meanwhile(async () => addToRoster(scope, id, [idOf('Ravi Ellender')]), 1)
+    value(await app.plans.planAgain({ id, planId: v7() }))
+    expect(seen).toHaveLength(2)
+    expect((await see(id)).people).toBe(4)
+    jest.restoreAllMocks()
+    const note = { ...stamp(), kind: 'note' as const, studentId: null, classId: null, text: 'warm room' }
+    const calm = await meanwhile(() => app.facts.recordFact(note), 1)
+    value(await app.plans.planAgain({ id, planId: v7() }))
+    expect(calm).toHaveLength(1)
+  })
+  it('is refused where that goes on, and nothing of the change stays', async () => {
+    const id = await made({ roster: [INES, WREN, TOMAS, idOf('Ravi Ellender')] })
+    const { saveFixed, findClass } = await import('@/db/classes')
+    const { scope } = await screen()
+    let n = 0
+    const fixed = () => findClass(scope, id)!.fixed
+    await meanwhile(async () => {
+      n += 1
+      saveFixed(scope, id, { ...fixed(), swaps: { ...fixed().swaps, [`x${n}`]: 'y' } })
+    }, 99)
+    const answer = await edit(id, { kind: 'out', studentId: TOMAS, out: true })
+    expect(answer.ok ? '' : answer.problems[0]?.message).toMatch(/again and again/)
+    expect(fixed().out).toEqual([])
+  })
+})
+
 describe('the door', () => {
   it('marks who came, takes people nobody expected, and they have something to do in every block', async () => {
     value(await app.plans.planAgain({ id: tonight, planId: v7() }))

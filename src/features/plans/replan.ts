@@ -2,29 +2,25 @@ import 'server-only'
 import type { Brief } from '@/core/classes/brief'
 import type { Lock } from '@/core/classes/lock'
 import type { FactOf } from '@/core/facts/fact'
-import { describePlanRefusal } from '@/core/words/plan'
 import { eventsOf, findClass, locksOf, saveFixed } from '@/db/classes'
 import { addPlan, planOf } from '@/db/plans'
 import { done, problem, type Answer } from '../answer'
 import type { Context } from '../context'
-import { makePlan } from '../desk/class-file'
 import { keepFact } from '../facts/keep'
+import type { Wanted } from './planned-action'
 
 /** Whether a class runs or is over: its plan then stays as it was taught. */
 export function hasBegun({ scope }: Context, classId: string): boolean {
   return eventsOf(scope, classId).length > 0
 }
 
-/** Makes a class's plan anew round what is fixed. */
-export function replan(ctx: Context, id: string, planId: string): Answer<true> {
+/** What a class's plan is made anew from, round what is fixed: near to the plan that counts, where there is one. */
+export function replanned(ctx: Context, id: string, planId: string): Answer<Wanted<true>> {
   const record = findClass(ctx.scope, id)
   if (!record) return problem('That class is not here any more.')
   if (hasBegun(ctx, id)) return problem('This class has begun; its plan stays as it was taught.')
   const before = planOf(ctx.scope, ctx.health.key, id)?.plan ?? null
-  const made = makePlan(ctx, record, locksOf(ctx.scope, id), before)
-  if (!made.ok) return problem(describePlanRefusal(made.refusal))
-  keepPlan(ctx, id, planId, made.value)
-  return done(true)
+  return done({ record, locks: locksOf(ctx.scope, id), before, planId, keep: true, answer: true })
 }
 
 /** Keeps a plan as the one that counts. */

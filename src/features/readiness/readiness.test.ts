@@ -1,5 +1,6 @@
 import { NOTHING_FIXED } from '@/core/classes/fixed'
 import { doingsOf } from '@/core/classes/plan'
+import { planClass } from '@/core/planning/plan-class'
 import { demoWorld } from '@/core/simulate/demo'
 import { ownData, ownDevice, refusedAt, seedWorld, value } from '@/testing/actions'
 import { CookieJar } from '@/testing/cookies'
@@ -201,7 +202,7 @@ describe('going above what is recorded', () => {
       fixed: NOTHING_FIXED,
       roster: [idOf('Wren Haskett'), idOf('Ines Calder'), idOf('Bertram Oake')],
     }
-    const plan = app.desk.makePlan(ctx, record, [])
+    const plan = planClass(ctx.practice, app.desk.briefFor(ctx, record, []))
     if (!plan.ok) throw new Error('no plan')
     const mine = plan.value.plan.blocks.flatMap(doingsOf).filter((d) => d.studentId === idOf('Wren Haskett'))
     expect(mine).toContainEqual(expect.objectContaining({ variantId: 'FS-05', override: 'spotter-beside' }))

@@ -2,7 +2,10 @@
 
 import { z } from 'zod'
 import { action } from '../action'
+import { findClass } from '@/db/classes'
 import { done, problem } from '../answer'
+import { judgeOfClass } from '../desk/class-judge'
+import { faultAnswers } from '../desk/fault-answers'
 import { idField } from '../fields'
 import { roomBoard } from './board-queries'
 import { teachData } from './queries'
@@ -17,7 +20,7 @@ export const teachAgain = action(
     const data = teachData(ctx, classId)
     return data ? done(data) : problem(GONE)
   },
-  { by: 'device', refresh: false },
+  { by: 'device', reads: true },
 )
 
 /** The room display's data once more. */
@@ -27,5 +30,18 @@ export const boardAgain = action(
     const data = roomBoard(ctx, classId)
     return data ? done(data) : problem(GONE)
   },
-  { by: 'device', refresh: false },
+  { by: 'device', reads: true },
+)
+
+/** What to say and do about a fault that was tapped, for this person at this step tonight. */
+export const faultAnswer = action(
+  asked.extend({ studentId: idField, stageId: z.string().max(60), faultId: z.string().max(60) }),
+  (ctx, { classId, studentId, stageId, faultId }) => {
+    const record = findClass(ctx.scope, classId)
+    const stage = ctx.practice.stages.find((s) => s.id === stageId)
+    if (!record?.roster.includes(studentId) || !stage || !ctx.practice.faults.some((f) => f.id === faultId))
+      return problem(GONE)
+    return done(faultAnswers(ctx, judgeOfClass(ctx, record), studentId, stage)(faultId))
+  },
+  { by: 'device', reads: true },
 )

@@ -19,7 +19,6 @@ import { describeTurns } from '@/core/words/turns'
 import type { StudentRecord } from '@/db/students'
 import { anyBody, bodyOfStudent } from '../body'
 import type { Context } from '../context'
-import { faultAnswers } from '../desk/fault-answers'
 import { ownNumbers, rigSteps, type Rig } from '../desk/hand-numbers'
 import type { Judge } from '../desk/judge'
 import { drillOf } from './together'
@@ -60,8 +59,8 @@ export type StageBrief = {
   rig: Rig
   /** Ways of building it, the planned one first; empty where there is only one. */
   setups: { id: string; name: string }[]
-  /** With what to say and do when one is seen, for this person. */
-  faults: { id: string; name: string; help: string }[]
+  /** With the word for anybody; what to do about it with this person is asked for when one is tapped. */
+  faults: { id: string; name: string; cue: string }[]
   /** On their own body. */
   picture: Picture | null
 }
@@ -100,7 +99,6 @@ export function stageBrief(
       cue: drill?.lookFor ?? '',
       picture: doing.variantId === null ? null : pictureFor(practice, doing.variantId, body),
     }
-  const answer = faultAnswers(ctx, judge, doing.studentId, stage)
   // As of the day before: chips must not change places under the hand while a class runs.
   const seen: Evidence = foldEvidence(judge.evidence(doing.studentId), addDays(judge.day, -1))
   return {
@@ -117,7 +115,7 @@ export function stageBrief(
     ...toldOf(practice, stage.id),
     faults: likelyFaults(stage.faults, seen, judge.day)
       .slice(0, CHIPS)
-      .map((id) => ({ id, name: faultName(practice, id), help: answer(id) })),
+      .map((id) => ({ id, name: faultName(practice, id), cue: findById(practice.faults, id).cue })),
     numbers: ownNumbers(ctx, own, doing.setupId, ways),
     props,
     rig: rigSteps(ctx, own, doing.setupId, ways),

@@ -1,5 +1,8 @@
+import { inOrder } from '@/core/classes/run'
+import { bellSchema } from '@/core/facts/heard'
 import { PLAIN_TRY } from '@/core/readiness/evidence'
 import { demoWorld } from '@/core/simulate/demo'
+import { hearOnBoard, hearOnFloor } from './hear'
 import { asked, ownData, ownDevice, refusedAt, screen, seedWorld, value } from '@/testing/actions'
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
@@ -9,6 +12,7 @@ jest.mock('next/headers', () => ({
 }))
 
 const DAY = '2026-03-10'
+const NOW_MS = Date.parse(`${DAY}T17:00:00Z`)
 ownData('teaching', DAY)
 const world = demoWorld(DAY)
 const { v7, stamp } = ownDevice(51, DAY)
@@ -193,7 +197,7 @@ describe('what the floor screen holds', () => {
     expect(steps.length).toBeGreaterThan(3)
     for (const { faults } of steps) {
       expect(faults.length).toBeLessThanOrEqual(4)
-      for (const { help } of faults) expect(help).toMatch(/Say: |Lay /)
+      for (const { cue } of faults) expect(cue).toMatch(/\.$/)
     }
     expect(steps.some((s) => /cm/.test(s.numbers))).toBe(true)
   })
@@ -250,12 +254,76 @@ describe('screens of one class', () => {
     const fact = { ...from(), kind: 'note', studentId: null, classId, text: 'late start' }
     return { fact, send: () => app.receive({ facts: [fact] }, asked(SHUT)) }
   }
-  it('hear which device recorded something in it, once it is stored, and nothing of what', async () => {
+  it('hear which device recorded something in it, once it is stored, and nothing of what may be private', async () => {
     const { fact, send } = note(stamp, tonight)
-    expect(await heard(tonight, send)).toBe(`data: ${fact.deviceId}\n\n`)
+    const line = { deviceId: fact.deviceId, heard: { kind: 'other' } }
+    expect(await heard(tonight, send)).toBe(`data: ${JSON.stringify(line)}\n\n`)
     // The same again is known already: nothing is new.
     expect(await heard(tonight, send)).toBe('')
     expect(await heard(world.classes[0]!.id, note(second.stamp, tonight).send)).toBe('')
+  })
+  it('fold what they hear, and stand as if the page had been read anew', async () => {
+    const shown = app.teach.teachData(await screen(), tonight)!
+    const board = app.board.roomBoard(await screen(), tonight)!
+    const [studentId = '', other = ''] = shown.people.map((p) => p.id)
+    const tried = (part: object = {}) => ({
+      ...{
+        ...second.stamp(),
+        kind: 'attempt',
+        studentId,
+        stageId: 'FS-05',
+        level: 'practised',
+        outcome: 'not-yet',
+      },
+      ...{ exitControlled: true, help: 'alone', setupId: null, lead: null, seconds: null, faults: [] },
+      ...{ endedBy: 'self', classId: tonight, replaces: null, ...part },
+    })
+    const event = { kind: 'class-event', classId: tonight, event: 'paused', atMs: NOW_MS, blockIndex: 2 }
+    const drill = {
+      kind: 'drill',
+      studentId,
+      drillId: 'DR-hollow',
+      amount: null,
+      classId: tonight,
+      replaces: null,
+    }
+    const first = tried()
+    const facts = [
+      first,
+      tried({ studentId: other, outcome: 'stopped', endedBy: 'spent-arms' }),
+      { ...second.stamp(), ...event },
+      { ...second.stamp(), ...drill },
+      tried({ replaces: first.id, outcome: 'clean', endedBy: null }),
+      { ...second.stamp(), kind: 'taken-back', of: 'attempt', studentId, target: first.id },
+    ]
+    let [floor, wall] = [shown, board]
+    for (const fact of facts) {
+      const line = await heard(tonight, () => app.receive({ facts: [fact] }, asked(SHUT)))
+      const told = bellSchema.parse(JSON.parse(line.slice('data: '.length)))
+      floor = hearOnFloor(floor, told.heard)!
+      wall = hearOnBoard(wall, told.heard) ?? app.board.roomBoard(await screen(), tonight)!
+      const anew = app.teach.teachData(await screen(), tonight)!
+      const plain = (data: typeof anew) => ({
+        ...data,
+        recorded: data.recorded.map(({ id, outcome, studentId: who }) => [id, outcome, who]).toSorted(),
+        drilled: data.drilled.map((d) => d.id).toSorted(),
+        events: data.events.map((e) => e.id).toSorted(),
+      })
+      expect(plain(floor)).toEqual(plain(anew))
+      const again = app.board.roomBoard(await screen(), tonight)!
+      expect(wall.plan).toEqual(again.plan)
+      const shownEvents = (events: typeof wall.events) =>
+        inOrder(events).map(({ id, event, atMs, blockIndex }) => [id, event, atMs, blockIndex])
+      expect(shownEvents(wall.events)).toEqual(shownEvents(again.events))
+    }
+    // What is heard once more changes nothing, and what nobody knows is asked for.
+    const one = bellSchema.parse({ deviceId: 'x', heard: { ...first } }).heard
+    expect(hearOnFloor(hearOnFloor(shown, one)!, one)!.recorded).toHaveLength(shown.recorded.length + 1)
+    expect(hearOnFloor(shown, { kind: 'taken-back', target: 'nobody' })).toBe(shown)
+    expect([hearOnFloor(shown, { kind: 'other' }), hearOnBoard(board, { kind: 'other' })]).toEqual([
+      null,
+      null,
+    ])
   })
   it('of another site hear nothing', async () => {
     const other = new Request('http://localhost/live', { headers: { 'sec-fetch-site': 'cross-site' } })

@@ -98,7 +98,7 @@ function Strip({ classId, person, stage, recorded, onMark, onUndo, drilling }: P
           <Group>{undo}</Group>
         ) : (
           <Rig {...{ classId, person, stage }}>
-            <Taps key={stage.id} {...{ person, stage, undo, onMark }} />
+            <Taps key={stage.id} {...{ classId, person, stage, undo, onMark }} />
           </Rig>
         )}
       </Stack>

@@ -9,6 +9,7 @@ import { formatClock } from '@/core/units'
 import { useLive } from '@/device/use-live'
 import { Figure } from '@/ui/figure/figure'
 import type { RoomBoard as Data } from '../board-queries'
+import { hearOnBoard } from '../hear'
 import { boardAgain } from '../live-actions'
 import classes from './room-board.module.css'
 import { useNow } from './use-now'
@@ -16,10 +17,15 @@ import { turnsAt } from './whose-turn'
 
 /** The room's own display: what is on, how long, who is up where, who is next. It follows the teacher's screen. */
 export function RoomBoard({ data: given }: { data: Data }) {
-  const data = useLive(given.classId, given, async () => {
-    const again = await boardAgain({ classId: given.classId })
-    return again.ok ? again.value : null
-  })
+  const data = useLive(
+    given.classId,
+    given,
+    async () => {
+      const again = await boardAgain({ classId: given.classId })
+      return again.ok ? again.value : null
+    },
+    hearOnBoard,
+  )
   const { run, plan } = runThrough(data.plan, data.events)
   const now = useNow(run.state === 'running')
   if (run.state === 'not-started') return <Text className={classes.big}>Make yourselves at home.</Text>

@@ -1,10 +1,11 @@
 'use client'
 
 import { Button, Chip, Group, NativeSelect, SegmentedControl, Text } from '@mantine/core'
-import { memo } from 'react'
+import { memo, useEffect, useState } from 'react'
 import { newAttempt, type NewAttempt, type SaidOfTry } from '@/core/facts/attempt'
 import { tapOf, type Seen } from '@/core/teaching/outcome'
 import type { TeachPerson } from '../queries'
+import { faultAnswer } from '../live-actions'
 import type { StageBrief } from '../stage-brief'
 import { usePicks, type Picks } from './use-picks'
 
@@ -42,6 +43,7 @@ const STOPS: readonly { seen: Seen; label: string }[] = [
 export const BIG = { size: 'lg', mih: 64, px: 'lg' } as const
 
 type Props = {
+  classId: string
   person: TeachPerson
   stage: StageBrief
   undo: React.ReactNode
@@ -49,7 +51,7 @@ type Props = {
 }
 
 /** What came of it: how far, which faults, and one tap for what was seen. */
-export function Taps({ person, stage, undo, onMark }: Props) {
+export function Taps({ classId, person, stage, undo, onMark }: Props) {
   const { picks, pick, take } = usePicks(stage.setups[0]?.id ?? '')
   const { faults, stopping } = picks
   const mark = (seen: Seen): void =>
@@ -108,7 +110,10 @@ export function Taps({ person, stage, undo, onMark }: Props) {
           ))}
         </Group>
       </Chip.Group>
-      <Answers faults={stage.faults.filter((f) => faults.includes(f.id))} />
+      <Answers
+        faults={stage.faults.filter((f) => faults.includes(f.id))}
+        asked={{ classId, studentId: person.id, stageId: stage.id }}
+      />
       <Outcomes
         {...{ person, undo, stopping, mark }}
         clean={picks.help === '' || picks.help === 'alone' ? 'Clean, alone' : 'Clean'}
@@ -184,13 +189,35 @@ function Outcomes({
   )
 }
 
-/** What to say and do about what was just seen: for this person, by the same engine as their page. */
-function Answers({ faults }: { faults: StageBrief['faults'] }) {
+/** What to say and do about what was just seen: for this person, by the same engine as their page; the word while it comes. */
+function Answers({
+  faults,
+  asked,
+}: {
+  faults: StageBrief['faults']
+  asked: { classId: string; studentId: string; stageId: string }
+}) {
+  const { classId, studentId, stageId } = asked
+  const [helps, setHelps] = useState<Readonly<Record<string, string>>>({})
+  const wanted = faults.map(({ id }) => id).join(' ')
+  useEffect(() => {
+    let gone = false
+    for (const faultId of wanted === '' ? [] : wanted.split(' '))
+      // With the server away the practice's own word stands.
+      void faultAnswer({ classId, studentId, stageId, faultId })
+        .then((answer) => {
+          if (!gone && answer.ok) setHelps((known) => ({ ...known, [faultId]: answer.value }))
+        })
+        .catch(() => undefined)
+    return () => {
+      gone = true
+    }
+  }, [wanted, classId, studentId, stageId])
   return (
     <div role="status">
-      {faults.map(({ id, name, help }) => (
+      {faults.map(({ id, name, cue }) => (
         <Text key={id} fz="lg">
-          <strong>{name}.</strong> {help}
+          <strong>{name}.</strong> {helps[id] ?? `Say: ${cue}`}
         </Text>
       ))}
     </div>

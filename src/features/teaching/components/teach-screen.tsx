@@ -13,6 +13,7 @@ import { giveWords, lateWords } from '@/core/words/late'
 import { useLive } from '@/device/use-live'
 import { useKept } from '@/device/use-log'
 import { PART_DO } from '@/core/words/plan'
+import { hearOnFloor } from '../hear'
 import { teachAgain } from '../live-actions'
 import type { TeachData, TeachPerson } from '../queries'
 import { BeforeClass } from './before-class'
@@ -33,10 +34,15 @@ import { Notice } from '@/ui/notice'
 
 /** The class on the floor: before it, while it runs, and over. */
 export function TeachScreen({ data: given }: { data: TeachData }) {
-  const data = useLive(given.classId, given, async () => {
-    const again = await teachAgain({ classId: given.classId })
-    return again.ok ? again.value : null
-  })
+  const data = useLive(
+    given.classId,
+    given,
+    async () => {
+      const again = await teachAgain({ classId: given.classId })
+      return again.ok ? again.value : null
+    },
+    hearOnFloor,
+  )
   const taught = useClassRun(data)
   const { run, plan, happen } = taught
   if (run.state === 'not-started')
