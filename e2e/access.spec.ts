@@ -238,13 +238,21 @@ test('every action asks who sends it, before it looks at what was sent', async (
   expect(letIn.toSorted()).toEqual(
     [
       ...['changePassword', 'lockScreen', 'unlockScreen', 'signOut', 'signIn', 'pairTablet', 'ownerByCode'],
-      ...['hideLimits', 'shutLayer', 'keepLayerOpen', 'tickByLink'],
+      ...['hideLimits', 'shutLayer', 'keepLayerOpen', 'tickByLink', 'endEmptyPass'],
     ]
       .flatMap((name) => [`nobody: ${name}`, `device: ${name}`])
       .concat(
-        ['endPass', 'recordFact', 'recordFactQuietly', 'savePassedScreening', 'teachAgain', 'boardAgain'].map(
-          (name) => `device: ${name}`,
-        ),
+        [
+          ...[
+            'endPass',
+            'recordFact',
+            'recordFactQuietly',
+            'savePassedScreening',
+            'teachAgain',
+            'boardAgain',
+          ],
+          ...['beginPass', 'faultAnswer'],
+        ].map((name) => `device: ${name}`),
       )
       .toSorted(),
   )

@@ -233,3 +233,35 @@ test('a window that plays a second tablet has a log of its own, and both meet as
       await expect(told(on, name)).toHaveText('1 try: clean', { timeout: 30_000 })
   await second.close()
 })
+
+test('a clean kick of which no leg was said meets no gate that asks for it, and the person’s page says so', async ({
+  page,
+}) => {
+  const own = await App.start({ demo: true })
+  await page.goto(own.address)
+  await page.getByRole('link', { name: 'Plan this class' }).click()
+  await page.getByRole('button', { name: /Make the plan/ }).click()
+  await page.getByRole('link', { name: 'Take to class' }).click()
+  await page.getByRole('button', { name: 'Start the class' }).click()
+  await toBlock(page, 'Forearm stand, in turns')
+  const ines = page.getByRole('region', { name: 'Ines Calder' })
+  // Nothing is picked before somebody picks it.
+  for (const label of ['How far Ines Calder got', 'Which leg of Ines Calder leads', 'Hands on Ines Calder'])
+    await expect(
+      ines.getByRole('radiogroup', { name: label }).getByRole('radio', { checked: true }),
+    ).toHaveCount(0)
+  const sent = page.waitForResponse(
+    (answer) => answer.url().endsWith('/facts') && (answer.request().postData() ?? '').includes('"attempt"'),
+  )
+  // A finger that bounces has seen one try.
+  await ines.getByRole('button', { name: 'Ines Calder: clean, alone' }).dblclick()
+  await expect(ines).toContainText('1 try: clean')
+  const { facts } = (await sent).request().postDataJSON() as { facts: { kind: string }[] }
+  expect(facts.filter((f) => f.kind === 'attempt')).toEqual([
+    expect.objectContaining({ level: 'not-said', lead: null, help: 'alone', seconds: null }),
+  ])
+  await page.goto(`${own.address}/readiness?who=all`)
+  await page.getByRole('link', { name: 'Ines Calder' }).first().click()
+  await expect(page.getByText(/it was not said which leg led/).first()).toBeVisible()
+  await own.end()
+})

@@ -98,7 +98,7 @@ function stripDecisions(scope: Scope, id: string, nobody: string): number {
 function bare({ family, asOf, outcome, targetId }: Decision, studentId: string): Decision {
   return {
     ...{ studentId, family, asOf, outcome, targetId, standing: null },
-    ...{ reasons: [], missing: [], wouldChange: null, branches: [] },
+    ...{ reasons: [], missing: [], wouldChange: null, branches: [], first: null, held: [] },
   }
 }
 

@@ -9,6 +9,7 @@ import { planClass } from '@/core/planning/plan-class'
 import { shippedPractice } from '@/core/practice/library'
 import { FAMILIES, type Family } from '@/core/practice/schema'
 import type { Decision, Outcome } from '@/core/readiness/decide'
+import { withPredecessors } from '@/core/readiness/ladder'
 import { capsFrom, NO_LIMITS, NOT_ASKED, type Caps } from '@/core/screening/caps'
 import { must } from './bodies'
 
@@ -36,13 +37,15 @@ export function person(i: number, part: Someone = {}): BriefPerson {
   const { standingId = 'FS-04', targetId = 'FS-05', outcome = 'near', looked = null } = part
   const own = part.family ?? 'FS'
   const studentId = `p${i}`
-  const none = { reasons: [], missing: [], wouldChange: null, branches: [] }
+  // Whoever stands somewhere here has come by every way there is.
+  const held = standingId === null ? [] : [...withPredecessors(practice.stages, standingId)]
+  const none = { reasons: [], missing: [], wouldChange: null, branches: [], first: null, held: [] }
   const decisions = FAMILIES.map((family): Decision => {
     const base = { studentId, family, asOf: DAY, ...none }
     if (family !== own) return { ...base, outcome: 'build', standing: null, targetId: null }
     const standing =
       standingId === null ? null : ({ stageId: standingId, by: 'placement' } as Decision['standing'])
-    return { ...base, outcome, standing, targetId }
+    return { ...base, outcome, standing, targetId, held }
   })
   const known = briefPerson(practice, {
     studentId,

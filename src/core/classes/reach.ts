@@ -19,7 +19,18 @@ function reachIn(practice: Library, decision: Decision, looked: Looked, limits: 
   const { family, targetId, outcome } = decision
   const standingId = decision.standing?.stageId ?? null
   const foot = practice.stages.find((stage) => stage.family === family)
-  const allowed = allowedStages(practice, { standingId, targetId, outcome, looked, limits })
+  const { held } = decision
+  // A gap below is worked on where it may be; what waits behind it is not.
+  const gap = decision.branches.find((b) => b.stageId === decision.first)
+  const allowed = allowedStages(practice, {
+    standingId,
+    targetId,
+    outcome,
+    looked,
+    limits,
+    held,
+    gap: gap ?? null,
+  })
   // Where the foot of a ladder asks for nothing, whoever has no standing yet begins there, unless a limit closes it.
   const open = allowed.length > 0 || !foot || !isFoot(foot) ? allowed : openFoot(practice, foot, limits)
   return {
@@ -68,7 +79,7 @@ export function lacksOf({ capabilities }: Library, { missing }: Decision): Recor
 }
 
 function openFoot(practice: Library, foot: Stage, limits: Caps): Stage[] {
-  const reach = { standingId: foot.id, targetId: null, outcome: 'build' as const, limits }
+  const reach = { standingId: foot.id, targetId: null, outcome: 'build' as const, limits, held: [foot.id] }
   return allowedStages(practice, reach).filter((stage) => stage.id === foot.id)
 }
 

@@ -5,7 +5,7 @@ import { usedFor } from '../practice/ask'
 import type { Library } from '../practice/library'
 import type { Family, Stage } from '../practice/schema'
 import { isOpenTo } from '../readiness/allowed'
-import { ladderOf, withPredecessors } from '../readiness/ladder'
+import { ladderOf } from '../readiness/ladder'
 import { withinOf, type Within } from '../readiness/within'
 import { trackOf, weightOf } from './purposes'
 
@@ -57,7 +57,6 @@ export function knownFor(practice: Library, brief: Brief, person: BriefPerson): 
       if (isHeld || onward || (stage && isFoot(stage))) mayDo.add(id)
     }
   }
-  const credited = new Set([...held].flatMap((id) => [...withPredecessors(practice.stages, id)]))
   const limits = { caps: person.limits, answered: person.answered }
   const aims = new Map(
     brief.aim.families.map((f): [Family, Stage | null] => {
@@ -72,7 +71,7 @@ export function knownFor(practice: Library, brief: Brief, person: BriefPerson): 
     held,
     mayDo,
     aims,
-    within: sparedNeck(withinOf(practice, credited, limits, []), person),
+    within: sparedNeck(withinOf(practice, held, limits, []), person),
     planned: {
       studentId: person.studentId,
       weight: weightOf(reach?.closeness ?? 0),

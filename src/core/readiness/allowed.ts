@@ -3,14 +3,18 @@ import type { Library } from '../practice/library'
 import type { Load, Stage } from '../practice/schema'
 import { closes, NOT_ASKED, type Caps, type Limits } from '../screening/caps'
 import { closesStage } from '../screening/stage-limits'
-import { waitsForScreening, type Decision } from './decide'
-import { besideThem, withPredecessors } from './ladder'
-import { mayBePlanned, type OfferTap } from './offers'
+import { waitsForScreening, type Branch, type Decision } from './decide'
+import { besideThem } from './ladder'
+import { mayBePlanned, needsLook, type OfferTap } from './offers'
 
 /** What decides how far somebody may go: the decision, what limits it, and the teacher's own look. */
 export type Reach = {
   readonly standingId: string | null
   readonly targetId: string | null
+  /** What is behind them and may be given (`Decision.held`). */
+  readonly held: readonly string[]
+  /** A step lower down that was left out, and what is decided of it; null or absent where there is none. */
+  readonly gap?: Branch | null
   readonly outcome: Decision['outcome']
   /** What they may carry; nobody asked where absent. */
   readonly limits?: Caps
@@ -41,16 +45,22 @@ export function isOpenTo(limits: Limits & Pick<Caps, 'answered'>, load: Load): b
  */
 export function allowedStages(practice: Library, reach: Reach): Stage[] {
   const { standingId, targetId, outcome, limits = NOT_ASKED, looked = null } = reach
-  const top = outcome === 'step-back' ? targetId : standingId
-  const held = top === null ? new Set<string>() : withPredecessors(practice.stages, top)
+  const held = new Set(reach.held)
   const open = new Set([...held, ...besideThem(practice, held).map(({ id }) => id)])
-  if (outcome !== 'step-back') {
+  if (outcome === 'step-back') {
+    // Where they go back to, though they may have come by another branch: easier than what they did, and of low stakes.
+    const back = practice.stages.find((s) => s.id === targetId)
+    if (back && !needsLook(back)) open.add(back.id)
+  } else {
     const target = practice.stages.find((s) => s.id === targetId)
     const answer = looked?.answer ?? null
     // Whoever has no standing yet begins where nothing is asked; a first rung that asks for a check waits for it.
     const begins = standingId === null && target !== undefined && isFoot(target)
     const next = outcome === 'offer' || outcome === 'once-more' || begins || answer === 'override'
     if (target && next && mayBePlanned(target, answer)) open.add(target.id)
+    const gap = practice.stages.find((s) => s.id === reach.gap?.stageId)
+    const isReady = reach.gap?.outcome === 'offer' || reach.gap?.outcome === 'once-more'
+    if (gap && isReady && mayBePlanned(gap, null)) open.add(gap.id)
   }
   return practice.stages.filter((stage) => open.has(stage.id) && isOpenStage(practice, limits, stage))
 }

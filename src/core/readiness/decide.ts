@@ -11,7 +11,7 @@ import { insteadOf, type Instead } from '../screening/instead'
 import type { Evidence } from './evidence'
 import { isCleanWork } from './favourable'
 import { evaluateGate, type GateResult } from './gate'
-import { byPreference, candidates, leadsOn } from './candidates'
+import { byPreference, candidates, type Candidate } from './candidates'
 import { groundOf, type FamilyGround } from './ground'
 import type { PainAfterWork, Setback } from './setback'
 import type { Layoff, Standing } from './standing'
@@ -41,6 +41,10 @@ export type Reason =
     }
   | { readonly code: 'placed-not-proven'; readonly stageId: string }
   | { readonly code: 'top-of-ladder' }
+  /** A step lower down that was left out, and that the next one rests on. */
+  | { readonly code: 'first'; readonly stageId: string }
+  /** Where they were placed by eye is given to them once it was done, or the teacher tapped it (ruling 26). */
+  | { readonly code: 'placed-not-given'; readonly stageId: string }
 
 export type Branch = { readonly stageId: string; readonly outcome: Outcome }
 
@@ -57,6 +61,10 @@ export type Decision = {
   readonly missing: readonly GateResult[]
   /** The one gate that alone would change the answer, where there is one. */
   readonly wouldChange: GateResult | null
+  /** What was left out lower down and comes before the target; null where nothing was. */
+  readonly first: string | null
+  /** Stages of this family behind somebody that they may be given tonight as far as readiness goes. */
+  readonly held: readonly string[]
   /** Every next stage that was weighed, the chosen one among them, in the order of preference. */
   readonly branches: readonly Branch[]
 }
@@ -90,8 +98,10 @@ export function decide(
 ): Decision {
   const case_ = openCase(practice, family, allEvidence, limits, asOf, ways.asks)
   const { standing, back } = case_
-  const base = { studentId, family, asOf, standing }
+  const base = { studentId, family, asOf, standing, first: null, held: [...case_.own] }
   const standingReason: Reason = standing ? { code: 'standing', standing } : { code: 'no-standing' }
+  const given = standing === null || case_.own.has(standing.stageId)
+  const notGiven: Reason[] = given ? [] : [{ code: 'placed-not-given', stageId: standing.stageId }]
   if (standing && back)
     return {
       ...base,
@@ -102,24 +112,59 @@ export function decide(
       wouldChange: null,
       branches: [],
     }
-  const judged = byPreference(case_, candidates(case_, ways.hidden), ways.prefers).map((stage) =>
-    judge(case_, stage),
-  )
-  const branches = judged.map(({ targetId, outcome }) => ({ stageId: targetId, outcome }))
-  // What leads on comes before another way of doing the same rung, however ready that one is.
-  const onward = judged.filter(({ targetId }) => leadsOn(case_, targetId))
-  const from = onward.length > 0 ? onward : judged
-  const best = BEST_FIRST.flatMap((outcome) => from.filter((j) => j.outcome === outcome)).at(0)
-  if (best) return { ...base, ...best, reasons: [standingReason, ...best.reasons], branches }
+  const judged = byPreference(case_, candidates(case_, ways.hidden), ways.prefers).map((candidate) => ({
+    ...candidate,
+    judgement: judgeCandidate(case_, candidate),
+  }))
+  // A step that waits for a gap below is no branch to take: its gap is.
+  const branches = judged
+    .filter(({ first }) => first.length === 0)
+    .map(({ stage, judgement }) => ({ stageId: stage.id, outcome: judgement.outcome }))
+  const best = bestOf(judged)
+  if (best) {
+    const first = best.first[0] ?? null
+    const { reasons, ...judgement } = best.judgement
+    const gap: Reason[] = first === null ? [] : [{ code: 'first', stageId: first }]
+    return {
+      ...base,
+      ...judgement,
+      first,
+      reasons: [standingReason, ...notGiven, ...gap, ...reasons],
+      branches,
+    }
+  }
   return {
     ...base,
     outcome: 'held',
     targetId: null,
-    reasons: [standingReason, { code: 'top-of-ladder' }],
+    reasons: [standingReason, ...notGiven, { code: 'top-of-ladder' }],
     missing: [],
     wouldChange: null,
     branches,
   }
+}
+
+type Weighed = Candidate & { readonly judgement: Judgement }
+
+/**
+ * What comes next: what leads on, before another way of doing the same rung, however ready that one is; and of those, what can
+ * be gone to before what waits for a gap below. Nobody is sent back by being told of a gap: what is only below is never next.
+ */
+function bestOf(judged: readonly Weighed[]): Weighed | undefined {
+  const ready = (found: readonly Weighed[]): Weighed | undefined =>
+    BEST_FIRST.flatMap((outcome) => found.filter(({ judgement }) => judgement.outcome === outcome)).at(0)
+  const onward = judged.filter(({ lies }) => lies === 'onward')
+  return (
+    ready(onward.filter(({ first }) => first.length === 0)) ??
+    ready(onward) ??
+    ready(judged.filter(({ lies }) => lies === 'beside'))
+  )
+}
+
+/** What waits for a gap is not offered, whatever is shown of it. */
+function judgeCandidate(case_: Case, { stage, first }: Candidate): Judgement {
+  const judgement = judge(case_, stage)
+  return first.length > 0 && judgement.outcome !== 'not-now' ? { ...judgement, outcome: 'build' } : judgement
 }
 
 /**
@@ -138,21 +183,24 @@ export function openStages(
     [...case_.credited].filter((id) => !closesStage(practice, limits, findById(practice.stages, id))),
   )
   for (const stage of case_.ladder.stages) {
-    if (open.has(stage.id) || !afterSatisfied(stage, case_.credited)) continue
+    if (open.has(stage.id) || !afterSatisfied(stage, case_.reached)) continue
     if ((!case_.back || isFoot(stage)) && judge(case_, stage).outcome === 'offer') open.add(stage.id)
   }
   return open
 }
 
 /** What every question about somebody in a family starts from. */
-type Case = Omit<FamilyGround, 'credited' | 'proven'> & {
+type Case = Omit<FamilyGround, 'credited' | 'reached' | 'proven'> & {
   readonly practice: Library
   readonly evidence: Evidence
   readonly limits: Caps
   readonly asOf: Day
   /** Shown or seen by eye, in any family (ruling 18). */
   readonly credited: ReadonlySet<string>
+  readonly reached: ReadonlySet<string>
   readonly proven: ReadonlySet<string>
+  /** Of what is credited, what this family's own work or placing did. */
+  readonly own: ReadonlySet<string>
   readonly asks: readonly Asked[]
 }
 
@@ -165,8 +213,9 @@ function openCase(
   asks: readonly Asked[] = [],
 ): Case {
   const ground = groundOf(practice, allEvidence, asOf)
-  const { evidence, credited, proven } = ground
-  return { ...ground.in(family), practice, evidence, limits, asOf, credited, proven, asks }
+  const { evidence, credited, reached, proven } = ground
+  const own = ground.in(family)
+  return { ...own, own: own.credited, practice, evidence, limits, asOf, credited, reached, proven, asks }
 }
 
 type Judgement = Pick<Decision, 'outcome' | 'reasons' | 'missing' | 'wouldChange'> & {

@@ -1,7 +1,7 @@
 import type { Day } from '../day'
 import { findById } from '../practice/find'
 import type { Library } from '../practice/library'
-import { FAMILIES, type Family } from '../practice/schema'
+import { FAMILIES, type Family, type Stage } from '../practice/schema'
 import { foldEvidence, type Evidence } from './evidence'
 import { ladderOf, stepsBelow, type Ladder } from './ladder'
 import { asShown } from './shown'
@@ -12,8 +12,10 @@ import { footingOf, type Base, type Layoff, type Standing } from './standing'
 export type FamilyGround = {
   readonly ladder: Ladder
   readonly standing: Standing | null
-  /** Stages behind them by this family's work, in whichever family they stand. */
+  /** Stages behind them by this family's work, in whichever family they stand: what they may be given. */
   readonly credited: ReadonlySet<string>
+  /** The same with all that a placing by eye says of where they are, high falls and weight on the head among it. */
+  readonly reached: ReadonlySet<string>
   /** The part of it that was shown, not seen by eye alone. */
   readonly proven: ReadonlySet<string>
   /** Why to go back and where to, where there is a standing to go back from. */
@@ -32,6 +34,7 @@ export type Ground = {
   readonly evidence: Evidence
   readonly in: (family: Family) => FamilyGround
   readonly credited: ReadonlySet<string>
+  readonly reached: ReadonlySet<string>
   readonly proven: ReadonlySet<string>
 }
 
@@ -56,8 +59,17 @@ function makeGround(practice: Library, evidence: Evidence, asOf: Day): Ground {
     evidence,
     in: (family) => families.get(family) ?? groundIn(practice, family, evidence, asOf),
     credited: new Set(all.flatMap((ground) => [...ground.credited])),
+    reached: new Set(all.flatMap((ground) => [...ground.reached])),
     proven: new Set(all.flatMap((ground) => [...ground.proven])),
   }
+}
+
+/**
+ * What may be credited to somebody who was placed by eye: nothing that falls high or lays weight on the head. That is held
+ * once it was done, or dealt when the teacher looked at it and tapped it (rulings 16 and 26).
+ */
+function isSeenByEye({ load: { FR = 0, HB = 0 } }: Stage): boolean {
+  return FR < 3 && HB < 2
 }
 
 function groundIn(practice: Library, family: Family, evidence: Evidence, asOf: Day): FamilyGround {
@@ -69,14 +81,25 @@ function groundIn(practice: Library, family: Family, evidence: Evidence, asOf: D
     painAfterWork(practice, evidence, findById(practice.stages, stageId), asOf)
   /** A stage that rests on one with a setback is one rung further off. */
   const left = (stageId: string): string => (ownAt(stageId) ? stepsBelow(ladder.stages, stageId, 1) : stageId)
+  // A step back leads along the usual branch, which need not be the one they came by: nothing is credited by falling back.
   const behind = (of: readonly Base[]): ReadonlySet<string> =>
-    new Set(of.flatMap((base) => [...ladder.beneath(left(base.stageId))]))
+    new Set(
+      of.flatMap(({ stageId, shownAt }) => {
+        const shown = ladder.credits(shownAt)
+        return [...ladder.credits(left(stageId))].filter((id) => shown.has(id))
+      }),
+    )
+  const byWork = behind(bases.filter((b) => b.by === 'clean-days'))
+  const reached = behind(bases)
   const reason = topId === null ? null : (ownAt(topId) ?? layoff)
   return {
     ladder,
     standing,
-    credited: behind(bases),
-    proven: behind(bases.filter((b) => b.by === 'clean-days')),
+    credited: new Set(
+      [...reached].filter((id) => byWork.has(id) || isSeenByEye(findById(practice.stages, id))),
+    ),
+    reached,
+    proven: byWork,
     back:
       reason && topId !== null ? { reason, targetId: left(topId), from: standing?.stageId ?? topId } : null,
     setbacks,

@@ -5,8 +5,10 @@ import { RUNGS, type Family, type Gate, type Stage } from '../practice/schema'
 /** One family's stages in order, with what lies beneath each. */
 export type Ladder = {
   readonly stages: readonly Stage[]
-  /** A stage and everything beneath it. */
+  /** A stage and everything beneath it, on whichever branch: what a fault or pain there may reach. */
   readonly beneath: (stageId: string) => ReadonlySet<string>
+  /** A stage and what every way to it leads through: what work there credits (ruling 26). */
+  readonly credits: (stageId: string) => ReadonlySet<string>
   /** Standing gates of a stage and of everything beneath it: clean work there shows them anew. */
   readonly gatesBeneath: (stageId: string) => readonly Gate[]
   readonly order: (stageId: string) => number
@@ -45,13 +47,12 @@ const ladders = new WeakMap<Library, Map<Family, Ladder>>()
 function makeLadder({ stages: all }: Library, stages: readonly Stage[]): Ladder {
   // What lies beneath may belong to another family: a headstand on clasped forearms rests on the forearm ladder.
   const below = new Map(stages.map((s) => [s.id, withPredecessors(all, s.id)]))
-  const needed = neededFor(all)
   const tops = stages.filter((s) => s.rung === RUNGS.at(-1))
   const gates = new Map(
     stages.map((s) => [
       s.id,
       all
-        .filter((t) => below.get(s.id)?.has(t.id))
+        .filter((t) => creditsOf(all)(s.id).has(t.id))
         .flatMap((t) => t.gates.filter((gate) => gate.life === 'standing')),
     ]),
   )
@@ -59,34 +60,53 @@ function makeLadder({ stages: all }: Library, stages: readonly Stage[]): Ladder 
   return {
     stages,
     beneath: (id) => below.get(id) ?? new Set([id]),
+    credits: creditsOf(all),
     gatesBeneath: (id) => gates.get(id) ?? [],
     order: (id) => at.get(id) ?? -1,
     rung: (id) => RUNGS.indexOf(all.find((s) => s.id === id)?.rung ?? 'a'),
-    onTheWay: new Set(tops.flatMap((s) => [...needed(s.id)])),
+    onTheWay: new Set(tops.flatMap((s) => [...creditsOf(all)(s.id)].filter((id) => id !== s.id))),
   }
 }
 
-/** What every way to a stage leads through: all that is needed, and of a choice what each of its branches needs. */
-function neededFor(stages: readonly Stage[]): (stageId: string) => ReadonlySet<string> {
+const crediting = new WeakMap<readonly Stage[], (stageId: string) => ReadonlySet<string>>()
+
+/**
+ * What work at a stage credits: the stage, all that it needs, and of a choice only what enough of its ways share. Which way
+ * somebody came is known from what they did, and credited by that (ruling 26).
+ */
+export function creditsOf(stages: readonly Stage[]): (stageId: string) => ReadonlySet<string> {
+  const made = crediting.get(stages)
+  if (made) return made
   const known = new Map<string, ReadonlySet<string>>()
-  const through = (ways: readonly string[]): ReadonlySet<string> =>
-    ways
-      .flatMap((name) => stages.filter((s) => answersTo(s.id, name)))
-      .map((s) => new Set([s.id, ...needed(s.id)]))
-      .reduce((a, b) => new Set([...a].filter((id) => b.has(id))))
-  const needed = (stageId: string): ReadonlySet<string> => {
+  const credits = (stageId: string): ReadonlySet<string> => {
     const found = known.get(stageId)
     if (found) return found
-    known.set(stageId, new Set())
+    // Set before looking below, so that a circle in an altered library ends.
+    known.set(stageId, new Set([stageId]))
     const stage = stages.find((s) => s.id === stageId)
     const choices = stage
-      ? [...stage.after.all.map((name) => [name]), ...stage.after.some.map((g) => g.of)]
+      ? [...stage.after.all.map((name) => ({ least: 1, of: [name] })), ...stage.after.some]
       : []
-    const result = new Set(choices.flatMap((ways) => [...through(ways)]))
+    const result = new Set([stageId, ...choices.flatMap((choice) => [...shared(choice)])])
     known.set(stageId, result)
     return result
   }
-  return needed
+  /** What each way of a choice leads through that asks for so many of them. */
+  const shared = ({ least, of }: { readonly least: number; readonly of: readonly string[] }): Set<string> => {
+    const ways = of.map((name) =>
+      inAll(stages.filter((s) => answersTo(s.id, name)).map((s) => credits(s.id))),
+    )
+    // So many have to be gone that whatever more than the rest of them share cannot be missed.
+    const all = new Set(ways.flatMap((way) => [...way]))
+    return new Set([...all].filter((id) => ways.filter((way) => way.has(id)).length > of.length - least))
+  }
+  crediting.set(stages, credits)
+  return credits
+}
+
+function inAll(sets: readonly ReadonlySet<string>[]): ReadonlySet<string> {
+  const [first = new Set<string>(), ...rest] = sets
+  return new Set([...first].filter((id) => rest.every((set) => set.has(id))))
 }
 
 /**
@@ -97,7 +117,7 @@ export function besideThem({ stages }: Pick<Library, 'stages'>, held: ReadonlySe
   return stages.filter(({ like, rests }) => like !== undefined && rests !== true && held.has(like))
 }
 
-/** A stage and everything beneath it: clean work on a harder stage credits what leads to it. */
+/** A stage and everything that any way to it may lead through. */
 export function withPredecessors(stages: readonly Stage[], stageId: string): ReadonlySet<string> {
   const credited = new Set<string>()
   const visit = (id: string): void => {

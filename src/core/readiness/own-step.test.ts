@@ -17,6 +17,7 @@ import { isWork } from '../classes/plan'
 import { allowedStages } from './allowed'
 import { decide } from './decide'
 import { ladderOf } from './ladder'
+import { withPredecessors } from './ladder'
 import { pathOf } from './path'
 import { runs } from '@/testing/runs'
 
@@ -145,7 +146,7 @@ describe('a step of a studio’s own', () => {
           const limits = condition === null ? NO_LIMITS : limited(condition)
           const reach = {
             ...{ standingId: top.id, targetId: outcome === 'held' ? null : top.id },
-            ...{ outcome: outcome, limits },
+            ...{ outcome: outcome, limits, held: [...withPredecessors(practice.stages, top.id)] },
           }
           const open = (p: Library): string[] => allowedStages(p, reach).map((s) => s.id)
           expect(open(made).includes(`${base.id}-own-1a2`)).toBe(open(practice).includes(base.id))
@@ -171,6 +172,7 @@ describe('a step of a studio’s own', () => {
       targetId: 'FS-07',
       outcome: 'offer',
       limits: NO_LIMITS,
+      held: [...withPredecessors(made.stages, 'FS-05')],
     })
     expect(next.map((s) => s.id)).toContain('FS-07')
     expect(next.map((s) => s.id)).not.toContain('FS-07-own-1a2')
@@ -196,7 +198,11 @@ describe('a step of a studio’s own', () => {
     const somebody = (i: number, standingId: string) => {
       const p = person(i, { standingId, targetId: null, outcome: 'held', limits: NO_LIMITS })
       const reach = p.families.FS!
-      const open = allowedStages(made, { ...reach, limits: NO_LIMITS }).map((s) => s.id)
+      const open = allowedStages(made, {
+        ...reach,
+        limits: NO_LIMITS,
+        held: [...withPredecessors(made.stages, standingId)],
+      }).map((s) => s.id)
       return { ...p, families: { ...p.families, FS: { ...reach, open } } }
     }
     const people = [somebody(1, 'FS-07'), somebody(2, 'FS-07'), somebody(3, 'FS-02')]

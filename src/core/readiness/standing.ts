@@ -22,7 +22,12 @@ export type Layoff = {
   readonly lastDay: Day
 }
 
-export type Base = { readonly stageId: string; readonly by: Standing['by'] }
+export type Base = {
+  readonly stageId: string
+  /** Where it was shown, before the rungs that times away took. */
+  readonly shownAt: string
+  readonly by: Standing['by']
+}
 
 export type Footing = {
   /** The highest stage held, after the rungs that earlier times away took. */
@@ -55,7 +60,7 @@ export function footingOf(ladder: Ladder, evidence: Evidence, asOf: Day): Footin
     const past = longestGap(active, h.day, asOf)
     const [was, now] = [rungsFor(past), rungsFor(Math.max(past, awayNow))]
     return {
-      base: { stageId: stepsBelow(ladder.stages, h.stageId, now), by: h.by },
+      base: { stageId: stepsBelow(ladder.stages, h.stageId, now), shownAt: h.stageId, by: h.by },
       rungs: (now - was) as Layoff['rungs'],
       standing: {
         ...h,

@@ -3,12 +3,14 @@ import { saidTonight, TODAY } from '@/testing/evidence'
 import { shippedPractice } from '../practice/library'
 import { NO_LIMITS } from '../screening/caps'
 import { tonightsCaps, type CheckIn } from '../screening/tonight'
+import { withPredecessors } from './ladder'
 import { tonightsCeiling } from './tonight'
 
 const practice = shippedPractice()
 
 describe('tonight', () => {
-  const reach = { standingId: 'FS-09', targetId: 'FS-10a', outcome: 'near' as const }
+  const held = [...withPredecessors(practice.stages, 'FS-09')]
+  const reach = { standingId: 'FS-09', targetId: 'FS-10a', outcome: 'near' as const, held }
   const ceiling = (part: Partial<CheckIn>) =>
     tonightsCeiling(practice, reach, NO_LIMITS, tonightsCaps(practice, saidTonight(part), TODAY))
   it('lowers what is offered now and leaves the standing', () => {

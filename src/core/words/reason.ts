@@ -28,6 +28,10 @@ export function describeReason(reason: Reason, practice: Library, wording: Wordi
       return `The health questions are not answered yet, and this one ${screeningWaits(reason.tags)}. Until they are, the answer is not yet.`
     case 'limited':
       return describeLimit(reason, practice)
+    case 'placed-not-given':
+      return `Placed by eye at ${stageName(practice, reason.stageId).toLowerCase()}, which falls high or carries the head: no plan gives it to them before it was done, or you say so here.`
+    case 'first':
+      return `First ${stageName(practice, reason.stageId).toLowerCase()}, which was left out below: the next step rests on it.`
     case 'placed-not-proven':
       return `The standing at ${stageName(practice, reason.stageId)} is by eye only; a high fall wants it shown on clean days first.`
     case 'own-fault-severe':

@@ -210,10 +210,10 @@ function checksForFamily(
 
 /** Tonight's ceiling, where somebody checked in. */
 function tonightLine({ practice }: Context, judge: Judge, decision: Decision): string {
-  const { studentId, outcome, targetId, standing } = decision
+  const { studentId, outcome, targetId, standing, held } = decision
   if (judge.checkIn(studentId) === null) return ''
   const looked = targetId === null ? null : judge.looked(studentId, targetId)
-  const reach = { standingId: standing?.stageId ?? null, targetId, outcome, looked }
+  const reach = { standingId: standing?.stageId ?? null, targetId, outcome, looked, held }
   const ceiling = tonightsCeiling(practice, reach, judge.limits(studentId), judge.tonight(studentId))
   return describeCeiling(practice, ceiling)
 }
