@@ -16,7 +16,12 @@ const limitSchema = z.strictObject({
   mostSeconds: z.number().nullable(),
   instead: z.string(),
   change: z
-    .strictObject({ words: z.string(), share: z.number(), notBefore: z.number().optional() })
+    .strictObject({
+      words: z.string(),
+      share: z.number(),
+      notBefore: z.number().optional(),
+      how: z.string().optional(),
+    })
     .nullable(),
   needsClearance: z.boolean(),
   until: z.literal('key').optional(),

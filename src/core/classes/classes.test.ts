@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { anyBrief, brief, limited, person, planOf } from '@/testing/briefs'
 import { shippedPractice } from '../practice/library'
-import { FAMILIES, LOAD_TAGS } from '../practice/schema'
+import { FAMILIES, LOAD_TAGS, type Load } from '../practice/schema'
 import { judgeLoad, NO_LIMITS, type Cap, type Caps } from '../screening/caps'
 import { apartIn } from './apart'
 import { changeOn, isTooEarly } from './change'
@@ -99,20 +99,16 @@ describe('a brief’s reach', () => {
     const conditions = [...new Set(practice.cautions.flatMap((c) => c.conditions))].filter(
       (c) => !c.startsWith('UNKNOWN'),
     )
-    const hits = (limits: Pick<Caps, 'caps'>, id: string): boolean => {
-      const load: Partial<Record<string, number>> = practice.drills.find((d) => d.id === id)?.load ?? {}
-      return limits.caps.some(
-        (c) =>
-          (/stop|avoid/.test(c.action) || c.change?.notBefore !== undefined) &&
-          ((load[c.tag] ?? 0) >= c.level || /urgent|home/.test(c.refer ?? '')),
-      )
-    }
-    const closesLoad = (limits: Pick<Caps, 'caps'>, load: Partial<Record<string, number>>): boolean =>
+    const closesLoad = (limits: Pick<Caps, 'caps'>, load: Load): boolean =>
       limits.caps.some(
         (c) =>
-          (/stop|avoid/.test(c.action) || c.change?.notBefore !== undefined) &&
+          (/stop|avoid/.test(c.action) ||
+            c.change?.notBefore !== undefined ||
+            load.cannot?.some((how) => how === c.change?.how) === true) &&
           ((load[c.tag] ?? 0) >= c.level || /urgent|home/.test(c.refer ?? '')),
       )
+    const hits = (limits: Pick<Caps, 'caps'>, id: string): boolean =>
+      closesLoad(limits, practice.drills.find((d) => d.id === id)?.load ?? {})
     let apart = 0
     fc.assert(
       fc.property(fc.subarray(conditions, { maxLength: 3 }), (set) => {
@@ -136,7 +132,8 @@ describe('a brief’s reach', () => {
       { people: [person(1)] },
       practice.warmups.find((w) => w.id === 'WU-fall')!,
     )
-    expect(asked?.drillId).toBe('DR-vertical-bounce')
+    // A spring on one leg leaves the floor too: whoever was not asked yet rests meanwhile.
+    expect(asked?.drillId ?? null).toBeNull()
   })
   it('a limit’s numbers are those of the practice: stiff wrists 20 s on a wedge, a heart half the repetitions', () => {
     const wrist = changeOn({ load: { WB: 2 } }, limited('WRI-stiff'))

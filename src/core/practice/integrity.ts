@@ -1,5 +1,5 @@
 import { answersTo, enoughOf, namesIn } from './after'
-import { strainFollows, supportDiffers } from './integrity-loads'
+import { shapesKnown, supportDiffers } from './integrity-loads'
 import { byEyeFits, classUseFits, pictured } from './integrity-pictures'
 import type { Library } from './library'
 import { RUNGS, type Gate, type Stage } from './schema'
@@ -23,8 +23,8 @@ const RULES = {
   'approach-default': approachDefault,
   'caution-effect': cautionEffect,
   'setup-driven': setupDriven,
-  'strain-follows': strainFollows,
   'support-differs': supportDiffers,
+  'shapes-known': shapesKnown,
   pictured,
   'by-eye-fits': byEyeFits,
   'class-use-fits': classUseFits,

@@ -20,6 +20,8 @@ import presets from './data/presets.json'
 import props from './data/props.json'
 import setupBills from './data/setup-bills.json'
 import setups from './data/setups.json'
+import changeLimits from './data/change-limits.json'
+import shapeTags from './data/shape-tags.json'
 import shapes from './data/shapes.json'
 import ad from './data/stages/ad.json'
 import cr from './data/stages/cr.json'
@@ -31,6 +33,7 @@ import sh from './data/stages/sh.json'
 import substitutes from './data/substitutes.json'
 import warmups from './data/warmups.json'
 import ways from './data/ways.json'
+import { byShape } from './by-shape'
 import { ruleGates } from './rule-gates'
 import * as schema from './schema'
 import { AliasSchema, ByEyeSchema, ClassUseSchema, PictureSchema, ShapeSchema } from './schema-pictures'
@@ -84,6 +87,8 @@ const LibrarySchema = z.strictObject({
   capabilities: z.array(schema.CapabilitySchema),
   shapes: z.array(ShapeSchema),
   pictures: z.array(PictureSchema),
+  shapeTags: z.array(schema.ShapeTagsSchema),
+  changeLimits: z.array(schema.ChangeLimitSchema),
   aliases: z.array(AliasSchema),
   byEye: z.array(ByEyeSchema),
   classUse: z.array(ClassUseSchema),
@@ -119,6 +124,8 @@ export const SHIPPED: LibrarySource = {
   capabilities,
   shapes,
   pictures,
+  shapeTags,
+  changeLimits,
   aliases,
   byEye,
   classUse,
@@ -126,7 +133,7 @@ export const SHIPPED: LibrarySource = {
 
 /** Validates raw files. Throws on a malformed entry: a wrong shipped file is a bug, caught by the integrity test. */
 export function buildLibrary(source: LibrarySource): Library {
-  return withTries(LibrarySchema.parse(source))
+  return byShape(withTries(LibrarySchema.parse(source)))
 }
 
 let shipped: Library | undefined

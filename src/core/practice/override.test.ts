@@ -133,7 +133,7 @@ describe('a drill of a studio’s own', () => {
       fc.property(fc.constantFrom(...practice.drills), (like) => {
         const made = laid(own(like.id))
         expect(integrityFlaws(made)).toEqual([])
-        const { id, name, sanskrit: _s, ...rest } = findById(made.drills, 'DR-own-1')
+        const { id, name, sanskrit: _s, like: _l, ...rest } = findById(made.drills, 'DR-own-1')
         const { id: _i, name: _n, sanskrit: _t, ...base } = findById(made.drills, like.id)
         expect([id, name, rest]).toEqual(['DR-own-1', 'Our own', base])
         expect(base).toEqual((({ id: _a, name: _b, sanskrit: _c, ...was }) => was)(like))

@@ -59,7 +59,7 @@ export function addOwn(
   const made = laid({ ...plain, id }, own)
   const rests = retired !== undefined
   if (kind === 'stage') source.stages = besideBase(source.stages, base, stepOf(made, base, rests))
-  else addDrill(source, base, made, rests)
+  else addDrill(source, base, { ...made, like: base }, rests)
 }
 
 /** Done by whoever holds what it is built on, and on the way to nothing. */

@@ -2,8 +2,13 @@ import { z } from 'zod'
 
 /** Shapes that several catalogues share: loads, ranges, doses, and the names they are told by. */
 
-/** Load tags of the practice, levels 0–3; 0 is not written (cautions.md 0.1; KN by ruling 1). */
-export const LOAD_TAGS = ['HB', 'NF', 'HBH', 'WB', 'FB', 'SE', 'FR', 'AC', 'SF', 'SX', 'ST', 'KN'] as const
+/**
+ * Load tags of the practice, levels 0–3; 0 is not written (cautions.md 0.1; KN by ruling 1). PR is lying on the belly, SU on
+ * the back: 1 up to a minute, 2 for longer (rulings 25 and 27).
+ */
+export const LOAD_TAGS = [
+  ...(['HB', 'NF', 'HBH', 'WB', 'FB', 'SE', 'FR', 'AC', 'SF', 'SX', 'ST', 'KN', 'PR', 'SU'] as const),
+] as const
 export type LoadTag = (typeof LOAD_TAGS)[number]
 
 /** What a drill trains (drills-and-checks.md A.1). */
@@ -28,12 +33,26 @@ export const CAPABILITIES = [
 ] as const
 
 export const level = z.number().int().min(1).max(3)
-export const LoadSchema = z.strictObject(
-  Object.fromEntries(LOAD_TAGS.map((tag) => [tag, level.optional()])) as Record<
+/** What a limit may change about a shape that not every shape can be changed to (ruling 23). */
+export const HOWS = [
+  'level-hands',
+  'bolster-legs-up',
+  'knees-down',
+  'slanted',
+  'walk-up',
+  'propped',
+  'wedge',
+] as const
+export type How = (typeof HOWS)[number]
+
+export const LoadSchema = z.strictObject({
+  ...(Object.fromEntries(LOAD_TAGS.map((tag) => [tag, level.optional()])) as Record<
     LoadTag,
     z.ZodOptional<typeof level>
-  >,
-)
+  >),
+  /** Changes that its shape cannot take; read from the shape (`shape-tags.json`), never written beside an entry. */
+  cannot: z.array(z.enum(HOWS)).readonly().optional(),
+})
 export type Load = z.infer<typeof LoadSchema>
 
 /** What fits on a card read from the floor. */

@@ -5,6 +5,7 @@ import {
   CARD_LIMIT,
   DoseSchema,
   level,
+  HOWS,
   LOAD_TAGS,
   LoadSchema,
   RUNGS,
@@ -20,6 +21,7 @@ export {
   RUNGS,
   type Dose,
   type Family,
+  type How,
   type Load,
   type LoadTag,
   type Ranged,
@@ -134,8 +136,26 @@ export const FaultSchema = z.strictObject({
 })
 export type Fault = z.infer<typeof FaultSchema>
 
+/** The least that a drawn shape loads, and the changes that it cannot take. */
+export const ShapeTagsSchema = z.strictObject({
+  shape: z.string(),
+  least: LoadSchema,
+  cannot: z.array(z.enum(HOWS)),
+  why: z.string().optional(),
+})
+
+/** Of a change: what else than its shape says cannot take it, what can all the same, and why not everything can. */
+export const ChangeLimitSchema = z.strictObject({
+  how: z.enum(HOWS),
+  also: z.array(z.string()),
+  except: z.array(z.string()),
+  why: z.string().min(1),
+})
+
 export const DrillSchema = z.strictObject({
   id: z.string().startsWith('DR-'),
+  /** What a studio’s own drill is built on; absent on what ships. */
+  like: z.string().optional(),
   name: z.string().max(60),
   sanskrit: z.string().max(60).optional(),
   theme: z.string(),
@@ -240,6 +260,8 @@ export const CautionSchema = z.strictObject({
       words: sentence,
       share: z.number().positive().max(1),
       notBefore: z.number().positive().max(1).optional(),
+      /** Set where not every shape can be changed so: what cannot is closed in its place (ruling 23). */
+      how: z.enum(HOWS).optional(),
     })
     .optional(),
   recheck: z.enum(['class', 'days', 'until-cleared']),

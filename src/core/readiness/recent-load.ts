@@ -1,7 +1,7 @@
 import { daysBetween, type Day } from '../day'
 import { findById } from '../practice/find'
 import { type Library } from '../practice/library'
-import type { Load, LoadTag } from '../practice/schema'
+import { LOAD_TAGS, type Load, type LoadTag } from '../practice/schema'
 import type { Evidence } from './evidence'
 
 /** Joints that a load tag works hard from level 2 on (cautions.md 0.1). */
@@ -27,9 +27,5 @@ export function jointsLoaded(practice: Library, evidence: Evidence, asOf: Day): 
 
 /** Joints that a load works hard, each once. */
 export function jointsOf(load: Load): string[] {
-  return [
-    ...new Set(
-      Object.entries(load).flatMap(([tag, level]) => (level >= 2 ? (WORKS[tag as LoadTag] ?? []) : [])),
-    ),
-  ]
+  return [...new Set(LOAD_TAGS.flatMap((tag) => ((load[tag] ?? 0) >= 2 ? (WORKS[tag] ?? []) : [])))]
 }

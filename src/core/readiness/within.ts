@@ -1,12 +1,18 @@
 import { isFoot } from '../practice/after'
 import type { Library } from '../practice/library'
-import { LOAD_TAGS, type Drill, type Load, type LoadTag } from '../practice/schema'
+import { LOAD_TAGS, type Drill, type LoadTag } from '../practice/schema'
 import { isOpenTo } from './allowed'
 import type { GateResult } from './gate'
 import type { Caps, Limits } from '../screening/caps'
 
-/** Loads that nobody meets in a drill before they have met them in a stage: falls, head, bent neck, lotus. */
-const SHOWN_FIRST: readonly LoadTag[] = ['FR', 'HB', 'NF', 'KN']
+/**
+ * What of a load somebody meets in a drill before they have met more of it in a stage, where it is not the lightest: nothing of
+ * head and bent neck, one limb free but no leap, deeply bent knees but no lotus. Lying down is for everybody whom no limit
+ * keeps from it.
+ */
+const LEAST: Readonly<Partial<Record<LoadTag, number>>> = {
+  ...{ HB: 0, NF: 0, FR: 1, KN: 2, ST: 2, SF: 2, SE: 2, PR: 3, SU: 3 },
+}
 
 /** What somebody may carry in a drill: no more of any load than what they stand on has, and never what a limit closes. */
 export type Within = Limits & Pick<Caps, 'answered'> & { readonly most: Readonly<Record<LoadTag, number>> }
@@ -27,7 +33,7 @@ export function withinOf(
   const most = Object.fromEntries(
     LOAD_TAGS.map((tag) => {
       if (soreNeck && (tag === 'HB' || tag === 'NF')) return [tag, 0]
-      const least = SHOWN_FIRST.includes(tag) ? 0 : tag === 'ST' || tag === 'SF' || tag === 'SE' ? 2 : 1
+      const least = LEAST[tag] ?? 1
       return [tag, Math.max(least, ...behind.map((s) => s.load[tag] ?? 0))]
     }),
   ) as Record<LoadTag, number>
@@ -36,5 +42,5 @@ export function withinOf(
 
 /** Whether a drill stays within it. */
 export function staysWithin({ load }: Pick<Drill, 'load'>, within: Within): boolean {
-  return isOpenTo(within, load) && LOAD_TAGS.every((tag: keyof Load) => (load[tag] ?? 0) <= within.most[tag])
+  return isOpenTo(within, load) && LOAD_TAGS.every((tag) => (load[tag] ?? 0) <= within.most[tag])
 }

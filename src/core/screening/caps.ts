@@ -21,6 +21,7 @@ export type Cap = {
     readonly words: string
     readonly share: number
     readonly notBefore?: number | undefined
+    readonly how?: string | undefined
   } | null
   /** Set where somebody is sent for care, or home, instead of to another shape. */
   readonly refer?: NonNullable<Caution['refer']>
@@ -181,10 +182,21 @@ function endsTheDay(refer: Limit['refer']): boolean {
   return refer === 'urgent' || refer === 'home'
 }
 
+/** A change that this shape cannot take is none: the thing is left out, and another stands there (ruling 23). */
+export function isImpossible(
+  { action, change }: Pick<Limit, 'action' | 'change'>,
+  { cannot }: Load,
+): boolean {
+  return (
+    action === 'modify' && change?.how !== undefined && cannot?.some((how) => how === change.how) === true
+  )
+}
+
 /** What the limits say of a load: every cap whose tag the load carries at its level or above. */
 export function judgeLoad<L extends Limit>(load: Load, { caps }: Limits<L>): LoadVerdict<L> {
   const because = caps
     .filter(({ tag, level, refer }) => (load[tag] ?? 0) >= level || endsTheDay(refer))
+    .map((cap) => (isImpossible(cap, load) ? { ...cap, action: 'avoid' as const } : cap))
     .toSorted((a, b) => ORDER.indexOf(VERDICT[b.action]) - ORDER.indexOf(VERDICT[a.action]))
   const [strictest] = because
   const limits = because.flatMap(({ mostSeconds }) => (mostSeconds === null ? [] : [mostSeconds]))

@@ -12,12 +12,12 @@ export type Instead = {
 
 /** Families that share a purpose, nearest first: where to look when a whole family is closed. */
 const KIN: Readonly<Record<Family, readonly Family[]>> = {
-  PU: ['SH'],
+  PU: ['SH', 'HS', 'FS'],
   FS: ['PU', 'SH', 'HS'],
   HD: ['FS', 'SH', 'HS', 'PU'],
   HS: ['FS', 'PU', 'SH'],
-  CR: ['PU', 'FS', 'SH'],
-  SH: ['FS', 'PU'],
+  CR: ['PU', 'FS', 'SH', 'HS'],
+  SH: ['FS', 'PU', 'HS'],
   AD: ['FS', 'HS', 'SH', 'PU'],
 }
 

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { saidTonight } from '@/testing/evidence'
 import { addDays } from '../day'
 import { shippedPractice } from '../practice/library'
-import type { LoadTag } from '../practice/schema'
+import type { Load, LoadTag } from '../practice/schema'
 import { ANSWER_DAYS, conditionsOf, isHealth, NO_SCREENING, type Answer, type Screening } from './answers'
 import { asStrictAs, capsFrom, capsOf, judgeLoad, type Verdict } from './caps'
 import { clearanceProblem, lifts, usualExpiry, type Clearance } from './clearance'
@@ -40,6 +40,10 @@ const EXPECTED: Record<string, Verdict> = {
   watch: 'watch',
 }
 
+/** A change that the shape cannot take closes it (ruling 23). */
+const cannotBe = ({ change }: (typeof practice.cautions)[number], { cannot = [] }: Load): boolean =>
+  change?.how !== undefined && cannot.includes(change.how)
+
 describe('every caution rule', () => {
   const acting = practice.cautions.filter((rule) => rule.conditions.length > 0)
   it.each(acting.map((rule) => [rule.id, rule] as const))(
@@ -53,7 +57,7 @@ describe('every caution rule', () => {
         const carries = ends || rule.tags.some(({ tag, level }) => (stage.load[tag] ?? 0) >= level)
         expect([stage.id, judgeLoad(stage.load, own).verdict]).toEqual([
           stage.id,
-          carries ? EXPECTED[rule.action] : 'open',
+          carries ? (cannotBe(rule, stage.load) ? 'left-out' : EXPECTED[rule.action]) : 'open',
         ])
       }
     },
@@ -181,10 +185,16 @@ describe('laws over random profiles', () => {
         fc.pre(!caps.caps.some((c) => c.refer !== undefined))
         const instead = insteadOf(practice, stage, caps)
         if (instead === null) {
-          // Only where rest is all that is left: a rule that stops every load.
+          // Only where rest is all that is left; the advanced stand in for nothing.
+          const protects = new Set(
+            caps.caps.filter((c) => c.action === 'stop' || c.action === 'avoid').map(({ tag }) => tag),
+          )
           expect(
-            practice.stages.every((s) =>
-              ['barred', 'left-out'].includes(judgeStage(practice, s, caps).verdict),
+            practice.stages.every(
+              (s) =>
+                s.family === 'AD' ||
+                judgeLoad(s.load, caps).because.some((c) => protects.has(c.tag)) ||
+                ['barred', 'left-out'].includes(judgeStage(practice, s, caps).verdict),
             ),
           ).toBe(true)
           return

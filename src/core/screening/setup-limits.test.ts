@@ -4,15 +4,17 @@ import { helpWith } from '../readiness/fault-help'
 import { evidence, TODAY, within } from '@/testing/evidence'
 import { NO_LIMITS, type Limits } from './caps'
 import { closesSetup, insteadOfSetup } from './setup-limits'
+import type { Load } from '../practice/schema'
 
 const practice = shippedPractice()
 /** Whether every stage of a setup, or what has to come before it, carries a load at which a limit stops or leaves out. */
 const shut = ({ caps }: Limits, setupId: string): boolean => {
   const stages = practice.stages.filter((s) => s.setups.includes(setupId))
-  const hit = (load: Partial<Record<string, number>>): boolean =>
+  const hit = (load: Load): boolean =>
     caps.some(
       (c) =>
-        ['stop', 'avoid'].includes(c.action) &&
+        (['stop', 'avoid'].includes(c.action) ||
+          load.cannot?.some((how) => how === c.change?.how) === true) &&
         ((load[c.tag] ?? 0) >= c.level || /urgent|home/.test(c.refer ?? '')),
     )
   const closed = (name: string): boolean =>

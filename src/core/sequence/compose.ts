@@ -1,7 +1,7 @@
 import { fitDose, lessBy } from '../practice/dose'
 import { partsOfDose, secondsOfParts } from '../practice/dose-run'
 import type { Library } from '../practice/library'
-import type { Drill, Load, Stage } from '../practice/schema'
+import type { Drill, Load, LoadTag, Stage } from '../practice/schema'
 import { changeOn } from '../classes/change'
 import type { Capability } from '../readiness/capabilities'
 import { ok, refused, type Result } from '../result'
@@ -250,7 +250,7 @@ function showing(rest: readonly Drill[], lacks: Lacks): Drill | undefined {
     .sort((a, b) => worthOf(b, lacks) - worthOf(a, lacks) || a.minutes - b.minutes || byId(a, b))[0]
 }
 
-const SHAPE: readonly (keyof Load)[] = ['FB', 'WB', 'HBH', 'SF', 'HB', 'NF']
+const SHAPE: readonly LoadTag[] = ['FB', 'WB', 'HBH', 'SF', 'HB', 'NF']
 
 /** What brings it towards the step's own shape: on the same limbs, no load of it greater than there. */
 function carrying(rest: readonly Drill[], { load }: Stage, lacks: Lacks): Drill | undefined {

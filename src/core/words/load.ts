@@ -1,4 +1,4 @@
-import type { Load, LoadTag } from '../practice/schema'
+import { LOAD_TAGS, type Load, type LoadTag } from '../practice/schema'
 
 /** Loads in a teacher's words, by level 1–3. Conditions are never named. */
 const LOADS: Readonly<Record<LoadTag, readonly [string, string, string]>> = {
@@ -13,7 +13,9 @@ const LOADS: Readonly<Record<LoadTag, readonly [string, string, string]>> = {
   SF: ['rounding', 'loaded rounding', 'a flat plough'],
   SX: ['a low arch', 'loaded arching', 'dropping back'],
   ST: ['short efforts', 'holds over ten seconds', 'holds over half a minute'],
-  KN: ['bent knees', 'deeply bent knees', 'lotus'],
+  KN: ['kneeling', 'deeply bent knees', 'lotus'],
+  PR: ['lying on the belly', 'lying on the belly', 'lying on the belly'],
+  SU: ['lying on the back', 'lying long on the back', 'lying long on the back'],
 }
 
 /** From which load on a limit acts, in words. */
@@ -24,8 +26,9 @@ export function describeLoadFrom({ tag, level }: { tag: LoadTag; level: number }
 
 /** A load in a teacher’s words: “head below heart · weight on the forearms”. */
 export function describeLoad(load: Load): string {
-  const parts = (Object.entries(load) as [LoadTag, number][]).map(([tag, level]) =>
-    describeLoadFrom({ tag, level }),
-  )
+  const parts = LOAD_TAGS.flatMap((tag) => {
+    const level = load[tag] ?? 0
+    return level > 0 ? [describeLoadFrom({ tag, level })] : []
+  })
   return parts.length > 0 ? parts.join(' · ') : 'nothing to speak of'
 }

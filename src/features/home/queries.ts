@@ -7,7 +7,7 @@ import { afterWeek, nextDose } from '@/core/home/grow'
 import { mayGoHome } from '@/core/home/compose'
 import { AT_HOME, type AtHome, type HomeItem, type Tick } from '@/core/home/home'
 import { findById } from '@/core/practice/find'
-import type { Drill } from '@/core/practice/schema'
+import { LOAD_TAGS, type Drill } from '@/core/practice/schema'
 import { count } from '@/core/words/number'
 import { describeHomeDose } from '@/core/words/home'
 import { weakerFirst } from '@/core/words/next-steps'
@@ -147,7 +147,7 @@ function sheetView(
 
 /** Real work wants to be seen once before it goes home; a wrist roll or a breath does not. */
 function isWork({ load }: Drill): boolean {
-  return Object.values(load).some((level) => level >= 2)
+  return LOAD_TAGS.some((tag) => (load[tag] ?? 0) >= 2)
 }
 
 /** What this week's ticks do to each thing next week, as the next sheet will have it. */

@@ -3,7 +3,7 @@ import type { Doing, Plan } from '../../classes/plan'
 import { SPENT_SHARE, WAITING_RECOVERY, WORK_INTENSITY } from '../../fatigue/class-work'
 import { RATES } from '../../fatigue/compartments'
 import type { Library } from '../../practice/library'
-import type { Stage } from '../../practice/schema'
+import type { Load, Stage } from '../../practice/schema'
 import type { Violation } from './violation'
 import { asksNothing, comingTo, holds, isTry, personOf, taught, worksIn } from './walk'
 
@@ -47,7 +47,7 @@ function tries(practice: Library, person: BriefPerson, plan: Plan): Violation[] 
 }
 
 /** Limits that act on a load and change how it is done. */
-function acting(person: BriefPerson, load: Readonly<Partial<Record<string, number>>>) {
+function acting(person: BriefPerson, load: Load) {
   return person.limits.filter((l) => l.action === 'modify' && (load[l.tag] ?? 0) >= l.level)
 }
 

@@ -1,7 +1,7 @@
 import type { Brief } from '../../classes/brief'
 import type { Doing, Plan } from '../../classes/plan'
 import type { Library } from '../../practice/library'
-import type { Load } from '../../practice/schema'
+import type { Load, LoadTag } from '../../practice/schema'
 import type { Violation } from './violation'
 import { holds, momentsOf, personOf, taught } from './walk'
 
@@ -82,7 +82,7 @@ function pointsOf(practice: Library, brief: Brief, p: Doing): number {
 }
 
 function eyesFor(load: Load): number {
-  const at = (tag: keyof Load): number => load[tag] ?? 0
+  const at = (tag: LoadTag): number => load[tag] ?? 0
   if (at('FR') === 3) return 2
   const arm = at('WB') >= 2 && at('AC') >= 2
   if (at('FR') === 2 || at('HB') >= 2 || arm) return 1.5

@@ -2,7 +2,7 @@ import type { Brief, BriefPerson, ReachInFamily } from '../../classes/brief'
 import type { Doing, Plan } from '../../classes/plan'
 import { OVERRIDE_REASONS } from '../../classes/override'
 import type { Library } from '../../practice/library'
-import { LOAD_TAGS, type Drill, type Stage } from '../../practice/schema'
+import { LOAD_TAGS, type Drill, type Load, type Stage } from '../../practice/schema'
 import type { Violation } from './violation'
 import { asksNothing, beneath, holds, worksIn } from './walk'
 
@@ -62,18 +62,29 @@ function drillKept(
   const acting = person.limits.filter(
     ({ tag, level, refer }) => (drill.load[tag] ?? 0) >= level || refer === 'urgent' || refer === 'home',
   )
-  if (acting.some((l) => l.action === 'stop' || l.action === 'avoid'))
+  if (acting.some((l) => l.action === 'stop' || l.action === 'avoid' || cannotBe(l, drill.load)))
     return [{ code: 'closed', studentId: person.studentId, variantId: drill.id }]
   const { FR = 0, HBH = 0, HB = 0, NF = 0 } = drill.load
   const waits = !person.answered && (FR >= 2 || HBH >= 3 || HB >= 2 || NF >= 2)
   const shown = practice.stages.filter((s) => asksNothing(s) || holds(practice, person, s))
   const tooMuch = LOAD_TAGS.some((tag) => {
-    const least = ['FR', 'HB', 'NF', 'KN'].includes(tag) ? 0 : ['ST', 'SF', 'SE'].includes(tag) ? 2 : 1
+    const least = ['HB', 'NF'].includes(tag)
+      ? 0
+      : ['ST', 'SF', 'SE', 'KN'].includes(tag)
+        ? 2
+        : ['PR', 'SU'].includes(tag)
+          ? 3
+          : 1
     return (drill.load[tag] ?? 0) > Math.max(least, ...shown.map((s) => s.load[tag] ?? 0))
   })
   const found: Violation[] =
     waits || (tooMuch && doing.override === null) ? [above(doing, doing.override !== null)] : []
   return [...found, ...changeTold(doing, acting)]
+}
+
+/** A change that the shape cannot take leaves nothing to do (ruling 23). */
+function cannotBe({ action, change }: BriefPerson['limits'][number], { cannot = [] }: Load): boolean {
+  return action === 'modify' && cannot.some((how) => how === change?.how)
 }
 
 function changeTold({ studentId, variantId, change }: Doing, acting: BriefPerson['limits']): Violation[] {
@@ -88,9 +99,9 @@ function changeTold({ studentId, variantId, change }: Doing, acting: BriefPerson
 
 function kept(practice: Library, person: BriefPerson, version: Doing, stage: Stage): Violation[] {
   const actingOn = ({ load }: Stage): BriefPerson['limits'] =>
-    person.limits.filter(
-      ({ tag, level, refer }) => (load[tag] ?? 0) >= level || refer === 'urgent' || refer === 'home',
-    )
+    person.limits
+      .filter(({ tag, level, refer }) => (load[tag] ?? 0) >= level || refer === 'urgent' || refer === 'home')
+      .map((limit) => (cannotBe(limit, load) ? { ...limit, action: 'avoid' as const } : limit))
   const acting = actingOn(stage)
   const has = (action: string): boolean =>
     shut(practice, stage, (s) => actingOn(s).some((limit) => limit.action === action))
