@@ -46,6 +46,8 @@ const reachSchema = z.strictObject({
       reason: z.enum(OVERRIDE_REASONS).nullable(),
     })
     .nullable(),
+  /** Stages behind them, shown or seen by eye and of low stakes; absent in briefs from before that was kept. */
+  held: z.array(z.string()).readonly().optional(),
   /** Stages they may do, in the order of the ladder. */
   open: z.array(z.string()).readonly(),
   /** Open stages that a limit changes, and how. */

@@ -38,6 +38,7 @@ function reachIn(practice: Library, decision: Decision, looked: Looked, limits: 
     targetId,
     outcome,
     looked: looked && { answer: looked.answer, reason: looked.reason },
+    held: [...held],
     open: open.map((stage) => stage.id),
     changed: Object.fromEntries(
       open.flatMap((stage) => {

@@ -1,5 +1,5 @@
 import type { Brief, BriefPerson } from '../classes/brief'
-import { isTooEarly, type Change } from '../classes/change'
+import { changeOn, isTooEarly, type Change } from '../classes/change'
 import { isFoot } from '../practice/after'
 import { usedFor } from '../practice/ask'
 import type { Library } from '../practice/library'
@@ -109,7 +109,9 @@ function meanwhileFor(
       return (
         drill !== undefined &&
         isOpenTo({ caps: limits, answered }, drill.load) &&
-        !isTooEarly(drill, { caps: limits }, 0)
+        !isTooEarly(drill, { caps: limits }, 0) &&
+        // Nobody stands beside whoever waits: what a limit changes there nobody would see to.
+        changeOn(drill, { caps: limits }) === null
       )
     })
     .toSorted((a, b) => worth(b) - worth(a))

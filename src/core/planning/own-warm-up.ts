@@ -1,5 +1,5 @@
 import type { BriefPerson } from '../classes/brief'
-import { isTooEarly } from '../classes/change'
+import { changeOn, isTooEarly } from '../classes/change'
 import { isWork, type Plan } from '../classes/plan'
 import type { Library } from '../practice/library'
 import { isOpenTo } from '../readiness/allowed'
@@ -35,5 +35,10 @@ export function ownWarmUp(
   const pieces = Object.fromEntries(Object.entries(made.pieces).filter(([, piece]) => piece.closedTo === 0))
   const from = { ...made, pieces, settled: [], minutes: NO_CUT_MIN }
   const falls = (mask >> made.wayOut) & 1
-  return [...composeWarmUp(from, mask).items, ...(falls ? composeWayOut(from).items : [])]
+  const items = [...composeWarmUp(from, mask).items, ...(falls ? composeWayOut(from).items : [])]
+  return items.map((item) => {
+    const drill = practice.drills.find((d) => d.id === item.id)
+    const most = drill === undefined ? null : (changeOn(drill, limits)?.mostSeconds ?? null)
+    return most === null ? item : { ...item, seconds: Math.min(item.seconds, most) }
+  })
 }

@@ -114,7 +114,8 @@ function restVariant(practice: Library, { id, load, minutes, props }: PracticeBl
   const seconds = Math.round(minutes * 60)
   const dose: Dose = { seconds: { value: seconds, min: Math.min(60, seconds), max: 600 }, perSide: false }
   return {
-    ...base(practice, null, load, dose, { id, load }),
+    // What is rested in needs no warming up, whatever it asks of knees or back.
+    ...base(practice, null, load, dose, { id, load: {} }),
     ...{
       id,
       kind: 'rest',

@@ -19,7 +19,7 @@ type Loaded = {
  * Loads as strict as the shape that an entry is drawn in (rulings 23 and 25): at least what the practice's table says of the
  * shape, strain by the seconds of the whole effort and not of one repetition, lying on the back by how long it lasts; and
  * which changes the shape cannot take. Steps keep the loads that their own lines give them, but for what a line leaves out:
- * knees, belly and back.
+ * knees, elbows, belly and back.
  */
 export function byShape(library: Library): Library {
   const shapeOf = new Map(library.pictures.map(({ of, shape }) => [of, shape]))
@@ -44,7 +44,7 @@ export function byShape(library: Library): Library {
     if (how.length > 0) load.cannot = how
     return { ...entry, load: bySeconds(load as Load, entry.dose) }
   }
-  const body = ['KN', 'PR', 'SU'] as const
+  const body = ['KN', 'EL', 'PR', 'SU'] as const
   return {
     ...library,
     stages: library.stages.map((stage) => raised(stage, body)),

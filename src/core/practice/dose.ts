@@ -59,9 +59,14 @@ export function fitDose(dose: Dose, by: Partial<FitBy> = {}): FittedDose {
   const wanted = dose.seconds ? part(dose.seconds) : dose.breaths ? part(dose.breaths) * breathS : null
   const holdS = wanted === null ? null : Math.min(wanted, mostSeconds ?? wanted)
   const cap = dose.cap ? Math.min(dose.cap.value, mostAttempts ?? dose.cap.value) : null
+  const reps = dose.reps ? part(dose.reps) : null
   return {
-    sets: dose.sets?.value ?? 1,
-    reps: dose.reps ? part(dose.reps) : null,
+    ...underCap(
+      // Tries come one by one, with rest between; what is repeated in one turn is one effort, by its seconds.
+      { sets: dose.sets?.value ?? 1, reps: dose.cap ? reps : underSeconds(reps, holdS, mostSeconds) },
+      dose.perSide ? 2 : 1,
+      cap,
+    ),
     holdS,
     breaths: dose.breaths && holdS !== null ? Math.max(1, Math.floor(holdS / breathS)) : null,
     perSide: dose.perSide,
@@ -69,6 +74,28 @@ export function fitDose(dose: Dose, by: Partial<FitBy> = {}): FittedDose {
     cap,
     note: dose.note ?? '',
   }
+}
+
+/** A repetition without a tempo of its own, where its seconds are counted, s (ruling 25). */
+const TEMPO_S = 4
+
+/** As many repetitions of one turn as a limit of seconds leaves, holds among them summed; one at least. */
+function underSeconds(reps: number | null, holdS: number | null, mostSeconds: number | null): number | null {
+  if (reps === null || mostSeconds === null) return reps
+  return Math.max(1, Math.min(reps, Math.floor(mostSeconds / Math.max(1, holdS ?? TEMPO_S))))
+}
+
+/** Sets and repetitions that keep within a cap of tries, both sides together: a set less before a repetition less. */
+function underCap(
+  { sets, reps }: { sets: number; reps: number | null },
+  sides: number,
+  cap: number | null,
+): { sets: number; reps: number | null } {
+  if (cap === null) return { sets, reps }
+  const each = (reps ?? 1) * sides
+  const fewer = Math.max(1, Math.min(sets, Math.floor(cap / each)))
+  const most = Math.max(1, Math.floor(cap / (fewer * sides)))
+  return { sets: fewer, reps: reps === null ? null : Math.min(reps, most) }
 }
 
 /** The part of a dose that a limit leaves. It may go under the dose's own range, which a measured level never does. */

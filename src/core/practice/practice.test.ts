@@ -13,7 +13,7 @@ const COUNTS = {
   counterposes: 19,
   exits: 17,
   assists: 12,
-  cautions: 90,
+  cautions: 91,
   intake: 35,
   approaches: 46,
   presets: 5,

@@ -12,7 +12,7 @@ describe('props fade', () => {
   // A strap keeps elbows from splaying; a block is the next smaller aid.
   const [STRAP, BLOCK] = ['SETUP-dolphin-strap', 'SETUP-dolphin-block']
   const tried = (setupId: string, daysAgo: number, part: Partial<Attempt> = {}) =>
-    did('FS-05', daysAgo, { setupId, ...part })
+    did('FS-05', daysAgo, { setupId, seconds: 12, ...part })
   const ask = (...tries: Attempt[]) => proposeFade(practice, findById(practice.stages, 'FS-05'), STRAP, tries)
   it('one step after two clean days, not after one, and not where a try of the day failed', () => {
     expect(ask(tried(STRAP, 9))).toBeNull()
@@ -21,6 +21,8 @@ describe('props fade', () => {
     expect(ask(tried(STRAP, 9), tried(STRAP, 2, { help: 'touched' }))).toBeNull()
     expect(ask(tried(STRAP, 9), tried(STRAP, 5), tried(STRAP, 2, { outcome: 'not-yet' }))).toBeNull()
     expect(ask()).toBeNull()
+    // What nobody timed proves no hold (ruling 22).
+    expect(ask(tried(STRAP, 9), tried(STRAP, 2, { seconds: null }))).toBeNull()
   })
   it('at the target dose or above: 3 s of 6 is no reason to take a prop away', () => {
     const held = (seconds: number) => [9, 2].map((d) => did('FS-03c', d, { setupId: STRAP, seconds }))

@@ -142,9 +142,9 @@ export function proposeFade(
   }
 }
 
-/** Clean at or above the target dose; a try without its time is taken at its word. */
+/** Clean at or above the target dose; what was not timed proves no hold (ruling 22). */
 function isAtTarget({ dose }: Pick<Stage, 'dose'>, attempt: Attempt): boolean {
   const held = dose.seconds !== undefined || dose.breaths !== undefined
-  const longEnough = attempt.seconds === null || !held || attempt.seconds >= holdSeconds(dose)
+  const longEnough = !held || (attempt.seconds !== null && attempt.seconds >= holdSeconds(dose))
   return isCleanWork(attempt) && longEnough
 }

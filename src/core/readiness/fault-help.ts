@@ -1,7 +1,7 @@
 import { daysBetween, type Day } from '../day'
 import type { Library } from '../practice/library'
 import { findById } from '../practice/find'
-import type { Fault, Gate, ReadinessCheck } from '../practice/schema'
+import type { Drill, Fault, Gate, ReadinessCheck, Stage } from '../practice/schema'
 import type { Limits } from '../screening/caps'
 import { closesSetup } from '../screening/setup-limits'
 import { ARMS_SPENT_FROM, type CheckIn } from '../screening/tonight'
@@ -120,16 +120,53 @@ function byEvidence(a: RankedCause, b: RankedCause): number {
   return place(a) - place(b)
 }
 
-/** The first of its setups that limits leave open and that is put up for the same limbs as the stage it was seen at. */
+/**
+ * The first of its setups that limits leave open and that is put up for the same limbs as the stage it was seen at, for no
+ * harder a fall.
+ */
 function setupFor(practice: Library, fault: Fault, { caps, stageId }: HelpFor): string | null {
   const seenAt = practice.stages.find((s) => s.id === stageId)
-  const fits = (id: string): boolean => !seenAt || sameLimbs(practice, id, seenAt)
+  const fits = (id: string): boolean =>
+    !seenAt ||
+    (sameLimbs(practice, id, seenAt) && (isOwn(seenAt, id) || leastFall(practice, id) <= fallOf(seenAt)))
   return fault.setups.find((id) => fits(id) && !closesSetup(practice, caps, id)) ?? null
 }
 
+function isOwn({ setups }: Stage, setupId: string): boolean {
+  return setups.includes(setupId)
+}
+
+/** The lowest fall of what a setup is put up for; 0 where no step uses it. */
+function leastFall(practice: Library, setupId: string): number {
+  const users = practice.stages.filter((s) => s.setups.includes(setupId))
+  return users.length === 0 ? 0 : Math.min(...users.map(fallOf))
+}
+
+function fallOf({ load: { FR = 0 } }: Pick<Stage, 'load'>): number {
+  return FR
+}
+
+/** Whether a drill is of the step's own rig, or of none: what builds a platform helps nobody off one. */
+function isOfThisRig(practice: Library, { setups, load }: Drill, seenAt: Stage | undefined): boolean {
+  if (!seenAt) return true
+  return (
+    (load.FR ?? 0) <= fallOf(seenAt) &&
+    (setups.length === 0 || setups.some((id) => sameLimbs(practice, id, seenAt)))
+  )
+}
+
 /** The first of its drills that trains what shows as the cause; any that may be done where the cause is not known. */
-function drillFor(practice: Library, fault: Fault, cause: Cause | null, { within }: HelpFor): string | null {
-  const open = fault.drills.filter((id) => staysWithin(findById(practice.drills, id), within))
+function drillFor(
+  practice: Library,
+  fault: Fault,
+  cause: Cause | null,
+  { within, stageId }: HelpFor,
+): string | null {
+  const seenAt = practice.stages.find((s) => s.id === stageId)
+  const open = fault.drills.filter((id) => {
+    const drill = findById(practice.drills, id)
+    return staysWithin(drill, within) && isOfThisRig(practice, drill, seenAt)
+  })
   const mends = open.find((id) =>
     Object.entries(findById(practice.drills, id).for).some(
       ([c, weight]) => weight >= COVERS_FROM && showsAs(practice, c as Capability) === cause,

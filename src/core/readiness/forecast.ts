@@ -54,13 +54,29 @@ export function forecastGate(
   const soon = Math.min(a, b)
   const span = daysBetween(days[0]?.day ?? asOf, last.day) / 7
   if (sign * now >= sign * wanted) return { code: 'weeks', from: 1, to: 2, perWeek: trend.slope }
-  if (!(soon <= FURTHEST_WEEKS) || sign * trend.slope <= 0)
+  if (!(soon <= FURTHEST_WEEKS) || !isRising(days, trend, sign, span))
     return { code: 'flat', weeks: Math.round(span), value: now }
   return {
     code: 'weeks',
     ...widened(Math.round(soon), Math.round(Math.max(a, b))),
     perWeek: trend.slope,
   }
+}
+
+/** A rate wants so many weeks to show in. */
+const LEAST_WEEKS = 2
+/** So many results, the newest of them, tell whether it still goes on. */
+const LATELY = 5
+
+/**
+ * Whether it goes towards the mark, and still does: the slowest of the slopes that are kept as well, over two weeks at least,
+ * and not only on account of what came before the last five results, or before the last three weeks of them.
+ */
+function isRising(days: readonly CleanDay[], trend: Trend, sign: 1 | -1, weeks: number): boolean {
+  if (weeks < LEAST_WEEKS || sign * trend.low <= 0) return false
+  const lately = days.slice(-LATELY)
+  const last = lately.at(-1)
+  return !last || days.length <= LATELY || sign * theilSen(lately, last.day).slope > 0
 }
 
 /** Never a date without a range: at least a week wide. */

@@ -52,7 +52,7 @@ function makeLadder({ stages: all }: Library, stages: readonly Stage[]): Ladder 
     stages.map((s) => [
       s.id,
       all
-        .filter((t) => creditsOf(all)(s.id).has(t.id))
+        .filter((t) => below.get(s.id)?.has(t.id))
         .flatMap((t) => t.gates.filter((gate) => gate.life === 'standing')),
     ]),
   )

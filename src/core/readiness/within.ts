@@ -11,7 +11,7 @@ import type { Caps, Limits } from '../screening/caps'
  * keeps from it.
  */
 const LEAST: Readonly<Partial<Record<LoadTag, number>>> = {
-  ...{ HB: 0, NF: 0, FR: 1, KN: 2, ST: 2, SF: 2, SE: 2, PR: 3, SU: 3 },
+  ...{ HB: 0, NF: 0, FR: 1, KN: 2, EL: 2, ST: 2, SF: 2, SE: 2, PR: 3, SU: 3 },
 }
 
 /** What somebody may carry in a drill: no more of any load than what they stand on has, and never what a limit closes. */

@@ -29,6 +29,7 @@ export const REGION_LOADS: Readonly<Record<Region, readonly { tag: LoadTag; leve
     { tag: 'FB', level: 3 },
   ],
   elbow: [
+    { tag: 'EL', level: 2 },
     { tag: 'WB', level: 3 },
     { tag: 'FB', level: 3 },
   ],

@@ -14,6 +14,7 @@ const LOADS: Readonly<Record<LoadTag, readonly [string, string, string]>> = {
   SX: ['a low arch', 'loaded arching', 'dropping back'],
   ST: ['short efforts', 'holds over ten seconds', 'holds over half a minute'],
   KN: ['kneeling', 'deeply bent knees', 'lotus'],
+  EL: ['bent elbows', 'deeply bent elbows under load', 'deeply bent elbows under load'],
   PR: ['lying on the belly', 'lying on the belly', 'lying on the belly'],
   SU: ['lying on the back', 'lying long on the back', 'lying long on the back'],
 }
@@ -26,9 +27,9 @@ export function describeLoadFrom({ tag, level }: { tag: LoadTag; level: number }
 
 /** A load in a teacher’s words: “head below heart · weight on the forearms”. */
 export function describeLoad(load: Load): string {
-  const parts = LOAD_TAGS.flatMap((tag) => {
-    const level = load[tag] ?? 0
-    return level > 0 ? [describeLoadFrom({ tag, level })] : []
+  const parts = Object.keys(load).flatMap((tag) => {
+    const known = LOAD_TAGS.find((t) => t === tag)
+    return known ? [describeLoadFrom({ tag: known, level: load[known] ?? 1 })] : []
   })
   return parts.length > 0 ? parts.join(' · ') : 'nothing to speak of'
 }

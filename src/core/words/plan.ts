@@ -103,18 +103,27 @@ export function describeChange(change: Change | null): string {
   ].join(' ')
 }
 
-/** Who does something else while the class does a warm-up or counterpose, one line a drill; it never says why. */
+/**
+ * Who does something else while the class does a warm-up or counterpose, or does it changed, one line for all who do the
+ * same; it never says why.
+ */
 export function describeApart(
   practice: Library,
   apart: readonly Apart[],
   nameOf: (studentId: string) => string,
 ): string[] {
-  return [...new Set(apart.map((a) => a.drillId))].map((drillId) => {
-    const who = list(apart.filter((a) => a.drillId === drillId).map((a) => nameOf(a.studentId)))
-    return drillId === null
-      ? `${who}: rest meanwhile.`
-      : `${who}: ${findById(practice.drills, drillId).name} instead.`
+  const told = apart.map((a) => ({ name: nameOf(a.studentId), does: doesApart(practice, a) }))
+  return [...new Set(told.map(({ does }) => does))].map((does) => {
+    const who = told.filter((one) => one.does === does).map(({ name }) => name)
+    return `${list(who)}: ${does}`
   })
+}
+
+function doesApart(practice: Library, { drillId, joins, change }: Apart): string {
+  const how = describeChange(change)
+  if (joins) return `${how.charAt(0).toLowerCase()}${how.slice(1)}`
+  if (drillId === null) return 'rest meanwhile.'
+  return [`${findById(practice.drills, drillId).name} instead.`, how].filter((part) => part !== '').join(' ')
 }
 
 /** Where nothing at all is open to somebody: they belong to the class all the same. */

@@ -9,6 +9,8 @@ export type DecisionView = {
   outcome: Decision['outcome']
   standing: string | null
   target: { id: string; name: string } | null
+  /** What was left out lower down and comes before the target; empty where nothing was. */
+  first: string
   reasons: string[]
   missing: string[]
   /** What is asked and met. */
@@ -34,6 +36,7 @@ export function viewDecision(
     outcome: decision.outcome,
     standing: decision.standing ? stageName(practice, decision.standing.stageId) : null,
     target: target ? { id: target.id, name: target.name } : null,
+    first: decision.first ? stageName(practice, decision.first) : '',
     reasons,
     missing,
     met: decision.reasons.flatMap((r) =>
@@ -54,5 +57,7 @@ function summaryOf(
       : 'Everything asked for has been shown.'
   if (outcome === 'step-back') return reasons[0] ?? ''
   if (outcome === 'not-now') return reasons[codes.findIndex((r) => r.code === 'limited')] ?? ''
+  const first = codes.findIndex((r) => r.code === 'first')
+  if (first >= 0) return reasons[first] ?? ''
   return missing[0] ?? reasons.at(-1) ?? ''
 }

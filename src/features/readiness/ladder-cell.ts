@@ -21,12 +21,15 @@ export type BoardCell = {
 export function cellOf({ practice }: Context, decision: Decision): BoardCell {
   const rungOf = (id: string): number => RUNGS.indexOf(findById(practice.stages, id).rung)
   const target = decision.targetId === null ? null : findById(practice.stages, decision.targetId)
+  const first = !decision.first
+    ? ''
+    : `; first ${findById(practice.stages, decision.first).name.toLowerCase()}`
   return {
     family: decision.family,
     mark: markOf(decision),
     held: decision.standing ? rungOf(decision.standing.stageId) : null,
     at: target ? rungOf(target.id) : null,
     next: target ? (target.short ?? target.name) : 'Top of the ladder',
-    nextInFull: target?.name ?? 'Top of the ladder',
+    nextInFull: target ? `${target.name}${first}` : 'Top of the ladder',
   }
 }

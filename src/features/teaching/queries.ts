@@ -3,7 +3,7 @@ import { doingsOf, isWork, WAITING, type Doing } from '@/core/classes/plan'
 import { ownWarmUp } from '@/core/planning/own-warm-up'
 import { placeName } from '@/core/words/turns'
 import { formatDay, type Day } from '@/core/day'
-import { apartIn } from '@/core/classes/apart'
+import { apartIn, type Apart } from '@/core/classes/apart'
 import { groupBreath } from '@/core/teaching/breath'
 import type { TimedPlan } from '@/core/teaching/class-run'
 import { foldRun, type ClassEvent, type Run } from '@/core/classes/run'
@@ -139,10 +139,18 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
     apart: Object.fromEntries(
       together.map((b) => [
         b.id,
-        file.brief ? describeApart(practice, apartIn(practice, file.brief, b, b.others), nameOf) : [],
+        file.brief
+          ? describeApart(practice, apartHere(ctx, apartIn(practice, file.brief, b, b.others)), nameOf)
+          : [],
       ]),
     ),
   }
+}
+
+/** On a screen that others see, who does something else is told, and nothing of how a limit changes what they do. */
+function apartHere({ privacy }: Context, apart: readonly Apart[]): Apart[] {
+  if (!privacy.hidden) return [...apart]
+  return apart.filter(({ joins }) => !joins).map((one) => ({ ...one, change: null }))
 }
 
 /** What somebody who came late warms up with before they join in, block by block. */

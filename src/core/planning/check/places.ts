@@ -4,7 +4,7 @@ import { OVERRIDE_REASONS } from '../../classes/override'
 import type { Library } from '../../practice/library'
 import { LOAD_TAGS, type Drill, type Load, type Stage } from '../../practice/schema'
 import type { Violation } from './violation'
-import { asksNothing, beneath, holds, worksIn } from './walk'
+import { asksNothing, holds, isBehind, worksIn } from './walk'
 
 /** Nobody is on what is closed to them, above what was decided, or past what a limit leaves. */
 export function placesKept(practice: Library, brief: Brief, plan: Plan): Violation[] {
@@ -70,7 +70,7 @@ function drillKept(
   const tooMuch = LOAD_TAGS.some((tag) => {
     const least = ['HB', 'NF'].includes(tag)
       ? 0
-      : ['ST', 'SF', 'SE', 'KN'].includes(tag)
+      : ['ST', 'SF', 'SE', 'KN', 'EL'].includes(tag)
         ? 2
         : ['PR', 'SU'].includes(tag)
           ? 3
@@ -157,8 +157,7 @@ function familyOf(stage: Stage, person: BriefPerson): Stage['family'] {
 
 /** Whether a stage lies at or beneath where somebody stands, or is the next one and may be tried. */
 function within(practice: Library, reach: ReachInFamily, stage: Stage): boolean {
-  const top = reach.outcome === 'step-back' ? reach.targetId : reach.standingId
-  if (asksNothing(stage) || (top !== null && beneath(practice, top).has(stage.id))) return true
+  if (asksNothing(stage) || isBehind(practice, reach, stage.id)) return true
   const { FR = 0, HB = 0 } = stage.load
   // A first solo kick, balance or head load waits for the teacher's own look, whoever made the plan.
   const said = reach.looked?.answer ?? null

@@ -27,9 +27,10 @@ export function preparation(practice: Library, brief: Brief, plan: Plan): Violat
   const told = new Set<string>()
   for (const block of worksIn(plan)) {
     const begins = block.startS + block.setupS
-    const here = [...new Set(block.people.map((p) => p.variantId))].flatMap(
-      (id) => taught(practice, id) ?? [],
-    )
+    // Shapes to rest in call for nothing.
+    const here = [...new Set(block.people.map((p) => p.variantId))]
+      .filter((id) => !practice.counterposes.some((c) => c.id === id))
+      .flatMap((id) => taught(practice, id) ?? [])
     for (const what of here) {
       for (const warmup of practice.warmups.filter((w) => asks(w, what))) {
         const at = warmedAt.get(warmup.id)

@@ -1,4 +1,4 @@
-import type { Brief, BriefPerson } from '../../classes/brief'
+import type { Brief, BriefPerson, ReachInFamily } from '../../classes/brief'
 import type { Doing, Plan, PlanBlock, Work } from '../../classes/plan'
 import type { Library } from '../../practice/library'
 import type { Dose, Load, Stage } from '../../practice/schema'
@@ -106,9 +106,18 @@ export function holds(practice: Library, person: BriefPerson, stage: Stage): boo
   // A studio's own step is done by whoever holds what it is built on.
   const wanted = stage.like ?? stage.id
   return Object.values(person.families).some((reach) => {
-    const top = reach.outcome === 'step-back' ? reach.targetId : reach.standingId
-    return top !== null && beneath(practice, top).has(wanted)
+    return isBehind(practice, reach, wanted)
   })
+}
+
+/** Whether a stage is behind somebody in a family: as the brief says, or where it says nothing of it, by where they stand. */
+export function isBehind(practice: Library, reach: ReachInFamily, stageId: string): boolean {
+  const top = reach.outcome === 'step-back' ? reach.targetId : reach.standingId
+  if (reach.held === undefined) return top !== null && beneath(practice, top).has(stageId)
+  // Whoever is sent back is given that step too, where it is of low stakes.
+  const { FR = 0, HB = 0 } = practice.stages.find((s) => s.id === stageId)?.load ?? {}
+  const back = reach.outcome === 'step-back' && reach.targetId === stageId && FR < 3 && HB < 2
+  return back || reach.held.includes(stageId)
 }
 
 /** Somebody of the brief. */
