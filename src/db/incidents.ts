@@ -1,5 +1,6 @@
 import { desc, eq } from 'drizzle-orm'
 import type { Day } from '@/core/day'
+import type { Reported } from '@/core/incident/consequence'
 import type { Incident } from '@/core/incident/incident'
 import { seal, unseal, type HealthKey } from './health-codec'
 import { incident } from './schema'
@@ -37,6 +38,14 @@ export function listIncidents(scope: Scope, key: HealthKey | null): IncidentReco
 export function findIncident(scope: Scope, key: HealthKey | null, id: string): IncidentRecord | null {
   const row = rowOf(scope, incident, eq(incident.id, id))
   return row ? opened(key, row) : null
+}
+
+/** What reports about somebody hold them out of: the kind and day of each that opens, and nothing else of it. */
+export function reportedOf(scope: Scope, key: HealthKey | null, studentId: string): Reported[] {
+  return rowsOf(scope, incident, eq(incident.studentId, studentId)).flatMap((row) => {
+    const { day, report } = opened(key, row)
+    return report ? [{ day, kind: report.kind }] : []
+  })
 }
 
 /** How many reports are about somebody. */

@@ -30,6 +30,8 @@ export type Known = {
   readonly within: Within
   readonly held: ReadonlySet<string>
   readonly mayDo: ReadonlySet<string>
+  /** Steps that the teacher chose for them: a studio’s own step stands in a plan by that alone. */
+  readonly chosen: ReadonlySet<string>
   readonly aims: ReadonlyMap<Family, Stage | null>
   /** What was asked about a variant before: the same in every block. */
   readonly changes: Map<string, Change | null>
@@ -70,6 +72,7 @@ export function knownFor(practice: Library, brief: Brief, person: BriefPerson): 
     person,
     held,
     mayDo,
+    chosen: new Set(brief.locks.flatMap((l) => (l.studentId === person.studentId ? [l.stageId] : []))),
     aims,
     within: sparedNeck(withinOf(practice, held, limits, []), person),
     planned: {

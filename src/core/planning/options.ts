@@ -49,12 +49,14 @@ function isAllowed(practice: Library, known: Known, variant: Variant): boolean {
   return allowed
 }
 
-function mayBeDone(practice: Library, { person, mayDo, within }: Known, variant: Variant): boolean {
+function mayBeDone(practice: Library, { person, mayDo, chosen, within }: Known, variant: Variant): boolean {
   if (variant.kind !== 'stage') return staysWithin({ load: variant.load }, within)
   const stage = practice.stages.find((s) => s.id === variant.id)
   return (
     stage !== undefined &&
     mayDo.has(variant.id) &&
+    // What is clean at an own step proves nothing: it never takes the ladder's place by itself.
+    (stage.like === undefined || chosen.has(stage.id)) &&
     isOpenStage(practice, { caps: person.limits, answered: person.answered }, stage)
   )
 }

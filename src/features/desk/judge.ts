@@ -14,6 +14,7 @@ import { decide, type Decision, type Ways } from '@/core/readiness/decide'
 import { foldEvidence, type Evidence } from '@/core/readiness/evidence'
 import { answerTo, type OfferTap } from '@/core/readiness/offers'
 import { conditionsOf } from '@/core/screening/answers'
+import { capsAfter } from '@/core/incident/consequence'
 import { capsFrom, capsOf, NO_LIMITS, type Caps } from '@/core/screening/caps'
 import { capsSeen } from '@/core/screening/seen'
 import { SHUT_LIMITS } from '@/core/screening/shut'
@@ -21,6 +22,7 @@ import { checkInOf, tonightsCaps, together, touchTonight, type CheckIn } from '@
 import { readApproaches } from '@/db/approaches'
 import { evidenceOf } from '@/db/evidence'
 import { readHealth, type HealthFile } from '@/db/health'
+import { reportedOf } from '@/db/incidents'
 import { offerTapsOf } from '@/db/offers'
 import type { Context } from '../context'
 
@@ -66,6 +68,7 @@ export function judgeOf(ctx: Context, class_: ForClass | null = null): Judge {
   const room = floorCaps(studio.floor)
   const health = once((id: string) => readHealth(scope, ctx.health.key, id))
   const evidence = once((id: string) => evidenceOf(scope, id))
+  const reported = once((id: string) => reportedOf(scope, ctx.health.key, id))
   const conditions = once((id: string) => conditionsOf(practice, health(id).screening, day))
   const taps = once((id: string) => offerTapsOf(scope, [id]))
   const limitsOn = (id: string, on: Day): Caps => {
@@ -74,7 +77,16 @@ export function judgeOf(ctx: Context, class_: ForClass | null = null): Judge {
       on === day
         ? capsFrom(practice, conditions(id), clearances, on)
         : capsOf(practice, screening, clearances, on)
-    const seen = { ...NO_LIMITS, caps: capsSeen(practice, foldEvidence(evidence(id), on).observations, on) }
+    const askedOn = [screening.nothingApplies, ...screening.answers.map((a) => a.day)]
+      .flatMap((asked) => asked ?? [])
+      .reduce<Day | null>((last, asked) => (last === null || asked > last ? asked : last), null)
+    const seen = {
+      ...NO_LIMITS,
+      caps: [
+        ...capsSeen(practice, foldEvidence(evidence(id), on).observations, on),
+        ...capsAfter(reported(id), askedOn, on),
+      ],
+    }
     return shut ? together(own, seen, room, SHUT_LIMITS) : together(own, seen, room)
   }
   const limits = once((id: string) => limitsOn(id, day))
