@@ -208,6 +208,32 @@ describe('an incident', () => {
     expect(refused(await app.incidents.saveIncident(report({ happened: '' })))).toEqual(['happened'])
     expect(refused(await app.incidents.saveIncident(report({ time: 'noon' })))).toEqual(['time'])
   })
+  it('after a fall on the head holds her out on her page, in the plan and on Today, until she was asked again', async () => {
+    const { judged, standings } = await import('./desk/standing')
+    const { judgeOf } = await import('./desk/judge')
+    const { todayData } = await import('./today/queries')
+    const { briefFor } = await import('./desk/class-file')
+    const { findClass } = await import('@/db/classes')
+    const id = idOf('Ines Calder')
+    const open = () => {
+      const record = findClass(shown().scope, tonight())!
+      const person = briefFor(shown(), record, []).people.find((p) => p.studentId === id)
+      return Object.values(person?.families ?? {}).flatMap((reach) => reach.open)
+    }
+    const stands = () => standings(shown(), [id]).get(id)
+    expect(open()).toContain('FS-05')
+    const before = stands()
+    const kind = 'fall-head-neck' as const
+    value(await app.incidents.saveIncident(report({ studentId: id, kind })))
+    expect(open().filter((s) => ['FS-03c', 'FS-05', 'FS-09'].includes(s))).toEqual([])
+    // What is kept of her follows at once, and equals a fresh judgement.
+    expect(stands()).not.toEqual(before)
+    expect(stands()).toEqual(judged(shown(), judgeOf(shown()), id))
+    const today = todayData(shown())
+    expect('settle' in today ? today.settle[0]?.text : '').toMatch(
+      /^Ask Ines Calder.* how it is since the report/,
+    )
+  })
 })
 
 describe('erasing somebody', () => {

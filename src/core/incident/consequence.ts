@@ -6,6 +6,9 @@ import type { Incident, IncidentKind } from './incident'
 /** A report as far as it bears on what somebody may do: nothing of what was written in it. */
 export type Reported = { readonly day: Day; readonly kind: IncidentKind }
 
+/** By what these limits are known inside the health layer. */
+const RULE = 'INCIDENT'
+
 type Holds = { readonly tags: Load; readonly instead: string }
 
 const HEAD_LEVEL: Load = { HB: 1, NF: 1, HBH: 1, FR: 2 }
@@ -38,10 +41,15 @@ export function capsAfter(reports: readonly Reported[], askedOn: Day | null, asO
   return [...new Set(standing.map(({ kind }) => kind))].flatMap((kind) => {
     const holds = HOLDS[kind]
     return Object.entries(holds?.tags ?? {}).map(([tag, level]): Cap => ({
-      ...{ ruleId: 'INCIDENT', action: 'avoid', tag: tag as Cap['tag'], level: level as Cap['level'] },
+      ...{ ruleId: RULE, action: 'avoid', tag: tag as Cap['tag'], level: level as Cap['level'] },
       ...{ mostSeconds: null, instead: holds?.instead ?? '', change: null, needsClearance: false },
     }))
   })
+}
+
+/** Whether limits hold somebody out of something on account of a report. */
+export function isHeldOut({ caps }: { readonly caps: readonly Pick<Cap, 'ruleId'>[] }): boolean {
+  return caps.some(({ ruleId }) => ruleId === RULE)
 }
 
 /** Whether a report holds somebody out of anything until they are asked again. */

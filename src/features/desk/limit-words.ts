@@ -1,4 +1,5 @@
 import 'server-only'
+import type { Apart } from '@/core/classes/apart'
 import { changeOn } from '@/core/classes/change'
 import { isClosing, judgeLoad, type Cap, type Caps, type Verdict } from '@/core/screening/caps'
 import { closesStage } from '@/core/screening/stage-limits'
@@ -86,4 +87,10 @@ function closedIn({ caps }: Pick<Caps, 'caps'>): string[] {
 
 function verdictOf(cap: Cap): Verdict {
   return judgeLoad({ [cap.tag]: cap.level }, { caps: [cap] }).verdict
+}
+
+/** On a screen that others see, who does something else is told, and nothing of how a limit changes what they do. */
+export function apartHere({ privacy }: Context, apart: readonly Apart[]): Apart[] {
+  if (!privacy.hidden) return [...apart]
+  return apart.filter(({ joins }) => !joins).map((one) => ({ ...one, change: null }))
 }

@@ -38,6 +38,7 @@ import { listNames } from '@/db/students'
 import { anyBody } from '../body'
 import type { Context } from '../context'
 import { classFile } from '../desk/class-file'
+import { apartHere } from '../desk/limit-words'
 import { judgeOfClass } from '../desk/class-judge'
 import { peopleOf } from '../desk/people'
 import { armsView, type ArmsView } from './arms-view'
@@ -246,8 +247,9 @@ function lanesOf(practice: Library, doings: readonly DoingView[]): Lane[] {
 
 function itemView(
   { id, seconds }: { id: string; seconds: number },
-  { ctx: { practice }, brief, people }: View,
+  { ctx, brief, people }: View,
 ): BlockView['items'][number] {
+  const { practice } = ctx
   const drill = practice.drills.find((d) => d.id === id)
   const counterpose = practice.counterposes.find((c) => c.id === id)
   const block = [...practice.warmups, ...practice.counterposes].find((b) => b.id === id)
@@ -259,7 +261,9 @@ function itemView(
     id,
     line: `${formatClock(seconds)} · ${what?.name ?? ''}: ${what?.do ?? ''}`,
     picture: pictureFor(practice, id, anyBody()),
-    apart: brief ? describeApart(practice, apartIn(practice, brief, asked, others), people.nameOf) : [],
+    apart: brief
+      ? describeApart(practice, apartHere(ctx, apartIn(practice, brief, asked, others)), people.nameOf)
+      : [],
     swaps,
   }
 }

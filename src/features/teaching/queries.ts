@@ -3,7 +3,7 @@ import { doingsOf, isWork, WAITING, type Doing } from '@/core/classes/plan'
 import { ownWarmUp } from '@/core/planning/own-warm-up'
 import { placeName } from '@/core/words/turns'
 import { formatDay, type Day } from '@/core/day'
-import { apartIn, type Apart } from '@/core/classes/apart'
+import { apartIn } from '@/core/classes/apart'
 import { groupBreath } from '@/core/teaching/breath'
 import type { TimedPlan } from '@/core/teaching/class-run'
 import { foldRun, type ClassEvent, type Run } from '@/core/classes/run'
@@ -19,7 +19,7 @@ import type { Context } from '../context'
 import { classFile, type ClassFile } from '../desk/class-file'
 import { judgeOfClass } from '../desk/class-judge'
 import { viewDecision, type DecisionView } from '../desk/decision-view'
-import { closedTonight } from '../desk/limit-words'
+import { apartHere, closedTonight } from '../desk/limit-words'
 import { peopleOf } from '../desk/people'
 import type { DrillMark } from './drill-mark'
 import { stageBrief, type StageBrief } from './stage-brief'
@@ -145,12 +145,6 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
       ]),
     ),
   }
-}
-
-/** On a screen that others see, who does something else is told, and nothing of how a limit changes what they do. */
-function apartHere({ privacy }: Context, apart: readonly Apart[]): Apart[] {
-  if (!privacy.hidden) return [...apart]
-  return apart.filter(({ joins }) => !joins).map((one) => ({ ...one, change: null }))
 }
 
 /** What somebody who came late warms up with before they join in, block by block. */

@@ -110,7 +110,9 @@ describe('a class taught from paper', () => {
       1,
       expect.objectContaining({ ...noted, outcome: 'clean', studentId: people[0]!.id }),
     ])
-    expect(bare.every((a) => a.lead === null && (a.level === 'hop' || a.level === 'practised'))).toBe(true)
+    expect(bare.every((a) => a.lead === null && (a.level === 'not-said' || a.level === 'practised'))).toBe(
+      true,
+    )
     expect(
       evidenceOf(scope, people[0]!.id)
         .attempts.filter((a) => a.classId === tonight)
@@ -124,7 +126,15 @@ describe('a class taught from paper', () => {
     const clean = (day: string, classId: string | null): void => {
       for (const { id: studentId } of people) {
         const from = { ...stamp(), day }
-        const fact = { ...PLAIN_TRY, ...from, studentId, stageId: 'FS-02', replaces: null, classId }
+        const fact = {
+          ...PLAIN_TRY,
+          ...from,
+          studentId,
+          stageId: 'FS-02',
+          replaces: null,
+          classId,
+          seconds: 60,
+        }
         appendAttempt(scope, { ...fact, setupId: 'SETUP-dolphin-block' }, from)
       }
     }

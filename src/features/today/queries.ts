@@ -1,6 +1,7 @@
 import 'server-only'
 import { daysBetween, formatDay } from '@/core/day'
 import { isWork, turnsOf, type Plan } from '@/core/classes/plan'
+import { isHeldOut } from '@/core/incident/consequence'
 import { findById } from '@/core/practice/find'
 import { wearDue } from '@/core/props/inventory'
 import type { Decision } from '@/core/readiness/decide'
@@ -106,6 +107,8 @@ type OnList = {
   readonly waits: boolean
   /** Age of the oldest health answer that has run out, days; null where none has. */
   readonly staleDays: number | null
+  /** Held out of something since a report, until they are asked again. */
+  readonly heldOut: boolean
   /** Nothing is known of them yet, of health or of what they do. */
   readonly unasked: boolean
 }
@@ -124,6 +127,7 @@ function onList(ctx: Context, record: ClassRecord, id: string): OnList {
       checkedIn: judge.checkIn(id) !== null,
       waits: outcome === 'offer' && isFirstSolo(ctx, decision) && judge.looked(id, targetId ?? '') === null,
       staleDays: oldestExpired(ctx, judge, id),
+      heldOut: isHeldOut(judge.limits(id)),
       unasked: !judge.limits(id).answered && judge.evidence(id).observations.length === 0,
     }
   })
@@ -176,7 +180,15 @@ function sentences({ ctx, record, list, plan, unplaced }: Known): Settle[] {
   })
   const unasked = students.filter((s) => list.get(s.id)?.unasked)
   const wear = wearDue(listProps(ctx.scope), ctx.clock.today)
+  const heldOut = students.filter((s) => list.get(s.id)?.heldOut)
   const lines: (Settle | null)[] = [
+    heldOut.length > 0
+      ? {
+          text: `Ask ${names(heldOut)} how it is since the report: held out of what it concerns until then.`,
+          href: `/students/${heldOut[0]?.id ?? ''}/health`,
+          do: 'Ask now',
+        }
+      : null,
     back.length > 0
       ? {
           text: `${names(back)}: one rung easier ${record.day === ctx.clock.today ? 'tonight' : 'then'}.`,
