@@ -20,7 +20,7 @@ const SIDE_EFFECTS = [
 ]
 
 /** Rules on size, with what a file named in ABOVE is still allowed. */
-function ceilings({ complexity = 18, params = 5, body = 110, lines = 300 }) {
+function ceilings({ complexity = 18, params = 5, body = 110, lines = 400 }) {
   return {
     complexity: ['error', complexity],
     'max-params': ['error', params],
@@ -36,13 +36,13 @@ const ABOVE = [
   ['core/mechanics/positions/floor.ts', { params: 6 }],
   ['core/mechanics/supports.ts', { params: 6 }],
   ['core/planning/check/places.ts', { complexity: 20 }],
-  ['core/planning/versions.ts', { params: 6 }],
-  ['core/planning/waves.ts', { params: 6 }],
   ['core/readiness/decide.ts', { params: 7 }],
   ['core/readiness/gate.ts', { params: 6 }],
   ['core/screening/answers.ts', { complexity: 22 }],
   ['core/setups/shared.ts', { params: 6 }],
   ['core/simulate/demo.ts', { complexity: 30 }],
+  // A sentence for every reason there is.
+  ['core/words/reason.ts', { complexity: 21 }],
   ['features/facts/keep-evidence.ts', { complexity: 23 }],
   ['features/incidents/components/incident-form.tsx', { body: 141 }],
   ['features/readiness/components/try-form.tsx', { body: 161 }],

@@ -50,13 +50,13 @@ for (let seed = 1; seed <= SCHEDULES; seed += 1)
     }
     let up = true as boolean
     const taps = new Map<string, number>()
-    let last = ''
+    const last = new Map<Page, string>()
     const tap = async (page: Page): Promise<void> => {
       // The same press twice at once is one try: another person, or another word, each time.
       let [name, outcome] = ['', '']
       do [name, outcome] = [pick(NAMES), pick(['clean, alone', 'not yet'] as const)]
-      while (`${name} ${outcome}` === last)
-      last = `${name} ${outcome}`
+      while (`${name} ${outcome}` === last.get(page))
+      last.set(page, `${name} ${outcome}`)
       const told = page.getByRole('region', { name }).getByRole('status')
       const before = await told.first().textContent()
       await page.getByRole('button', { name: `${name}: ${outcome}`, exact: true }).click()

@@ -148,7 +148,10 @@ test('a browser that is killed keeps what it said it kept, and counts on without
     .poll(() => stored("select 1 from attempt where day = '2026-03-10'").length, { timeout: 15_000 })
     .toBe(before + 5)
   await again.getByRole('link', { name: 'Tuesday upside down' }).first().click()
-  for (let n = 0; n < 3; n += 1) await again.getByRole('button', { name: 'Wren Haskett: not yet' }).click()
+  for (let n = 0; n < 3; n += 1)
+    await again
+      .getByRole('button', { name: `Wren Haskett: ${n % 2 === 0 ? 'not yet' : 'fell out of it'}` })
+      .click()
   await expect
     .poll(() => stored("select 1 from attempt where day = '2026-03-10'").length, { timeout: 15_000 })
     .toBe(before + 8)

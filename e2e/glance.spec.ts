@@ -11,7 +11,9 @@ test('each screen tells its question, the answer and the next thing to do', asyn
   await test.step('Today', async () => {
     await page.goto(app.address)
     await expect(page.getByRole('heading', { level: 1, name: 'Tuesday upside down' })).toBeVisible()
-    await expect(page.getByRole('link', { name: /^The plan: arrive \d+ min/ })).toBeVisible()
+    // Minutes stand here once a plan is kept, and not before.
+    await expect(page.getByText('No plan is kept for this class yet.')).toBeVisible()
+    await expect(page.getByRole('link', { name: /^The plan: arrive \d+ min/ })).toHaveCount(0)
     const settle = page.getByRole('region', { name: 'To settle first' })
     await expect(settle.getByRole('link')).toHaveCount(3)
     await settle.getByRole('link', { name: /^Ask now:/ }).click()

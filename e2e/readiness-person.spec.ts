@@ -82,6 +82,8 @@ async function logTry(page: Page, asked: Try): Promise<void> {
   const panel = page.getByRole('tabpanel', { name: 'Log a try' })
   await panel.getByText(outcome, { exact: true }).first().click()
   if (seconds) await panel.getByRole('textbox', { name: 'Held, seconds' }).fill(seconds)
+  await panel.getByRole('combobox', { name: 'Help' }).click()
+  await page.getByRole('option', { name: 'Alone' }).click()
   if (fault) await panel.getByRole('group', { name: 'Faults seen in the try' }).getByText(fault).click()
   if (ended) {
     await panel.getByRole('combobox', { name: 'What ended it' }).click()
@@ -197,6 +199,9 @@ test('what cannot be is said, and nothing typed is lost', async ({ page }) => {
   await openPerson(page, 'Wren Haskett')
   await page.getByRole('tab', { name: 'Log a try' }).click()
   await page.getByRole('textbox', { name: 'Held, seconds' }).fill('a while')
+  await page.getByRole('button', { name: 'Save the try' }).click()
+  await expect(page.getByText('Say what came of it.')).toBeVisible()
+  await page.getByRole('tabpanel', { name: 'Log a try' }).getByText('Clean', { exact: true }).first().click()
   await page.getByRole('button', { name: 'Save the try' }).click()
   await expect(page.getByText('“a while” is not a number.')).toBeVisible()
   await expect(page.getByRole('textbox', { name: 'Held, seconds' })).toHaveValue('a while')

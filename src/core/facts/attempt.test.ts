@@ -30,7 +30,7 @@ function pressed(daysAgo: number, said: SaidOfTry = {}): Attempt {
     ...PLAIN_TRY,
     ...tried,
     ...{ lead, seconds, day, withdrawn: false },
-    ...{ id: `${daysAgo} ${lead ?? ''} ${Math.random()}`, hlc: `${day}` },
+    ...{ id: `${daysAgo} ${lead ?? ''} ${Math.random()}`, hlc: day },
   }
 }
 function gateOf(checkId: string, tries: readonly Attempt[], stageId = 'FS-10b') {
@@ -92,7 +92,7 @@ it('whatever is left out stays unsaid, whatever is said stands, and each is a fa
   const person = '018e0000-0000-4000-8000-000000000003'
   fc.assert(
     fc.property(fc.constantFrom(...SEEN), said, fc.boolean(), (seen, some, leavesFloor) => {
-      const tried = newAttempt(person, { id: 'FS-09', leavesFloor }, tapOf(seen, []), some as SaidOfTry, null)
+      const tried = newAttempt(person, { id: 'FS-09', leavesFloor }, tapOf(seen, []), some, null)
       expect(tried).toMatchObject({
         level: leavesFloor ? (some.level ?? 'not-said') : 'practised',
         help: some.help ?? 'not-said',

@@ -12,7 +12,6 @@ export type NewAttempt = Omit<Attempt, 'id' | 'day' | 'hlc' | 'deviceId' | 'devi
 /**
  * A try, made in one way wherever it is recorded: floor, form, paper and card. What was not said is not known (ruling 22):
  * it is stored as not said, and meets no gate that asks for it.
- * @param stage `leavesFloor` tells whether there is a height to speak of
  */
 export function newAttempt(
   studentId: string,

@@ -42,7 +42,7 @@ export function byShape(library: Library): Library {
     }
     const how = cannot(entry.like ?? entry.id, shape)
     if (how.length > 0) load.cannot = how
-    return { ...entry, load: bySeconds(load as Load, entry.dose) }
+    return { ...entry, load: bySeconds(load, entry.dose) }
   }
   const body = ['KN', 'EL', 'PR', 'SU'] as const
   return {
@@ -51,7 +51,7 @@ export function byShape(library: Library): Library {
     drills: library.drills.map((drill) => raised(drill, LOAD_TAGS)),
     counterposes: library.counterposes.map((rest) => ({
       ...rest,
-      ...raised({ ...rest, load: rest.load ?? {} }, LOAD_TAGS),
+      ...raised(rest, LOAD_TAGS),
     })),
   }
 }
@@ -66,7 +66,7 @@ function bySeconds(load: Load, dose: Dose | undefined): Load {
     (!repeated && (load.WB ?? load.FB) !== undefined)
   const ST = Math.max(load.ST ?? 0, isEffort ? effortOf(dose, load) : 0)
   const SU = load.SU !== undefined && wholeSeconds(dose) > LONG_ON_BACK_S ? 2 : load.SU
-  return { ...load, ...(ST > 0 ? { ST: ST as 1 | 2 | 3 } : {}), ...(SU === undefined ? {} : { SU }) }
+  return { ...load, ...(ST > 0 ? { ST } : {}), ...(SU === undefined ? {} : { SU }) }
 }
 
 /**

@@ -44,23 +44,29 @@ export function isOpenTo(limits: Limits & Pick<Caps, 'answered'>, load: Load): b
  * teacher goes above what is recorded. Never above the decision otherwise.
  */
 export function allowedStages(practice: Library, reach: Reach): Stage[] {
-  const { standingId, targetId, outcome, limits = NOT_ASKED, looked = null } = reach
   const held = new Set(reach.held)
   const open = new Set([...held, ...besideThem(practice, held).map(({ id }) => id)])
-  if (outcome === 'step-back') {
-    // Where they go back to, though they may have come by another branch: easier than what they did, and of low stakes.
-    const back = practice.stages.find((s) => s.id === targetId)
-    if (back && !needsLook(back)) open.add(back.id)
-  } else {
-    const target = practice.stages.find((s) => s.id === targetId)
-    const answer = looked?.answer ?? null
-    // Whoever has no standing yet begins where nothing is asked; a first rung that asks for a check waits for it.
-    const begins = standingId === null && target !== undefined && isFoot(target)
-    const next = outcome === 'offer' || outcome === 'once-more' || begins || answer === 'override'
-    if (target && next && mayBePlanned(target, answer)) open.add(target.id)
-    const gap = practice.stages.find((s) => s.id === reach.gap?.stageId)
-    const isReady = reach.gap?.outcome === 'offer' || reach.gap?.outcome === 'once-more'
-    if (gap && isReady && mayBePlanned(gap, null)) open.add(gap.id)
+  const find = (id: string | null | undefined): Stage[] => practice.stages.filter((s) => s.id === id)
+  // Where they go back to, though they may have come by another branch: easier than what they did, and of low stakes.
+  if (reach.outcome === 'step-back')
+    for (const back of find(reach.targetId)) if (!needsLook(back)) open.add(back.id)
+  if (reach.outcome !== 'step-back') {
+    for (const target of find(reach.targetId)) if (mayBeNext(reach, target)) open.add(target.id)
+    for (const gap of find(reach.gap?.stageId))
+      if (isReady(reach.gap?.outcome) && mayBePlanned(gap, null)) open.add(gap.id)
   }
+  const { limits = NOT_ASKED } = reach
   return practice.stages.filter((stage) => open.has(stage.id) && isOpenStage(practice, limits, stage))
+}
+
+/** Whether the step that comes next may be done: offered, wanted once more, begun with, or asked for by the teacher. */
+function mayBeNext({ standingId, outcome, looked }: Reach, target: Stage): boolean {
+  const answer = looked?.answer ?? null
+  // Whoever has no standing yet begins where nothing is asked; a first rung that asks for a check waits for it.
+  const begins = standingId === null && isFoot(target)
+  return (isReady(outcome) || begins || answer === 'override') && mayBePlanned(target, answer)
+}
+
+function isReady(outcome: Decision['outcome'] | undefined): boolean {
+  return outcome === 'offer' || outcome === 'once-more'
 }

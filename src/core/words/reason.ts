@@ -29,7 +29,7 @@ export function describeReason(reason: Reason, practice: Library, wording: Wordi
     case 'limited':
       return describeLimit(reason, practice)
     case 'placed-not-given':
-      return `Placed by eye at ${stageName(practice, reason.stageId).toLowerCase()}, which falls high or carries the head: no plan gives it to them before it was done, or you say so here.`
+      return `Placed by eye at ${stageName(practice, reason.stageId).toLowerCase()}, which falls high or carries the head: no plan gives it to them before it was done, or you choose it for them in the plan with your reason.`
     case 'first':
       return `First ${stageName(practice, reason.stageId).toLowerCase()}, which was left out below: the next step rests on it.`
     case 'placed-not-proven':

@@ -275,7 +275,10 @@ describe('a plan that is made while the studio goes on', () => {
     const id = await made()
     const { addToRoster } = await import('@/db/classes')
     const { scope } = await screen()
-    const seen = await meanwhile(async () => addToRoster(scope, id, [idOf('Ravi Ellender')]), 1)
+    const seen = await meanwhile(() => {
+      addToRoster(scope, id, [idOf('Ravi Ellender')])
+      return Promise.resolve()
+    }, 1)
     value(await app.plans.planAgain({ id, planId: v7() }))
     expect(seen).toHaveLength(2)
     expect((await see(id)).people).toBe(4)
@@ -291,9 +294,10 @@ describe('a plan that is made while the studio goes on', () => {
     const { scope } = await screen()
     let n = 0
     const fixed = () => findClass(scope, id)!.fixed
-    await meanwhile(async () => {
+    await meanwhile(() => {
       n += 1
       saveFixed(scope, id, { ...fixed(), swaps: { ...fixed().swaps, [`x${n}`]: 'y' } })
+      return Promise.resolve()
     }, 99)
     const answer = await edit(id, { kind: 'out', studentId: TOMAS, out: true })
     expect(answer.ok ? '' : answer.problems[0]?.message).toMatch(/again and again/)

@@ -8,7 +8,8 @@ import { endEmptyPass } from '../layer-actions'
 export function EmptyPass() {
   const back = async (): Promise<void> => {
     await endEmptyPass()
-    window.location.assign('/')
+    // A whole new page: nothing of the held one stays on it.
+    window.location.replace('/')
   }
   useEffect(() => {
     void back()

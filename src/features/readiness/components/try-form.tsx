@@ -80,7 +80,8 @@ export function TryForm({
     if (!stored) return
     stamp.current = null
     setSaved((n) => n + 1)
-    change({ outcome: '', seconds: '', faults: [] })
+    // The next one is another try: nothing of this one is taken over.
+    change(EMPTY)
     const other = fuller ?? barer
     if (inTurns && other) setSetupId(other.id)
   }

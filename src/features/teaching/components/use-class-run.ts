@@ -1,6 +1,6 @@
 'use client'
 
-import { useEffect, useMemo, useRef, type RefObject } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import type { ClassEvent } from '@/core/classes/run'
 import { standingFacts } from '@/core/facts/round'
 import { isSamePress, type NewAttempt } from '@/core/facts/attempt'
@@ -12,6 +12,21 @@ import type { DrillMark } from '../drill-mark'
 import type { Recorded, TeachData } from '../queries'
 
 type Press = { readonly try: NewAttempt; readonly atMs: number }
+
+/** The last press on this screen, so that a finger that bounces is heard once. */
+function lastPresses() {
+  let last: Press | null = null
+  return {
+    isAgain: (press: Press): boolean => {
+      if (isSamePress(last, press)) return true
+      last = press
+      return false
+    },
+    forget: (): void => {
+      last = null
+    },
+  }
+}
 
 export type Drilling = Pick<ReturnType<typeof useClassRun>, 'drilled' | 'drill' | 'undoDrill'>
 
@@ -27,8 +42,8 @@ export function useClassRun(data: TeachData) {
   const { tell, failed } = useRecord()
   // The clock draws this screen four times a second: what it folds changes only with a tap or with news.
   const folded = useMemo(() => fold(data, log), [data, log])
-  const lastPress = useRef<Press | null>(null)
-  const hands = useMemo(() => handsOf(data, tell, lastPress), [data, tell])
+  const [presses] = useState(lastPresses)
+  const hands = useMemo(() => handsOf(data, tell, presses), [data, tell, presses])
   return useMemo(() => ({ ...folded, ...hands, failed }), [folded, hands, failed])
 }
 
@@ -62,7 +77,7 @@ function onceEach<T extends { readonly id: string }>(all: readonly T[]): T[] {
 function handsOf(
   { classId, people, titles }: TeachData,
   tell: ReturnType<typeof useRecord>['tell'],
-  lastPress: RefObject<Press | null>,
+  presses: ReturnType<typeof lastPresses>,
 ) {
   const nameOf = (id: string): string => people.find((p) => p.id === id)?.name ?? ''
   return {
@@ -74,14 +89,13 @@ function handsOf(
     mark: async (tried: NewAttempt): Promise<boolean> => {
       const press = { try: tried, atMs: performance.now() }
       // A finger that bounces has seen one try.
-      if (isSamePress(lastPress.current, press)) return true
-      lastPress.current = press
+      if (presses.isAgain(press)) return true
       const kept = await tell(
         { ...tried, classId },
         `${nameOf(tried.studentId)}: ${tried.outcome.replace('-', ' ')}`,
       )
       // What could not be kept is pressed again at once.
-      if (!kept) lastPress.current = null
+      if (!kept) presses.forget()
       return kept
     },
     drill: (studentId: string, drillId: string, amount: number | null): void =>
@@ -95,7 +109,7 @@ function handsOf(
         `${nameOf(studentId)}: drill taken back`,
       ),
     undo: ({ id, studentId }: Recorded): void => {
-      lastPress.current = null
+      presses.forget()
       void tell(
         { kind: 'taken-back', of: 'attempt', studentId, target: id },
         `${nameOf(studentId)}: last tap taken back`,
