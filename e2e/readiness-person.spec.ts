@@ -85,7 +85,8 @@ async function logTry(page: Page, asked: Try): Promise<void> {
   await panel.getByRole('combobox', { name: 'Help' }).click()
   await page.getByRole('option', { name: 'Alone' }).click()
   if (fault) await panel.getByRole('group', { name: 'Faults seen in the try' }).getByText(fault).click()
-  if (ended) {
+  // The student’s own fault is what stands there.
+  if (ended && ended !== 'Own fault') {
     await panel.getByRole('combobox', { name: 'What ended it' }).click()
     await page.getByRole('option', { name: ended }).click()
   }

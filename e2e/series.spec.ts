@@ -163,7 +163,7 @@ test('a drill and a step of our own stand in a class’s plan and on its printed
     await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
   }
   await build('DR-eagle-arms', 'drill', 'Heron arms')
-  await build('FS-03c', 'step', 'Dolphin, heels on a roll')
+  await build('FS-05', 'step', 'Dolphin, heels on a roll')
   await page.goto(`${app.address}/plans`)
   await page.getByRole('link', { name: 'Tuesday upside down' }).first().click()
   await listening(page)

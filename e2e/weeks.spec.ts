@@ -72,7 +72,7 @@ test('a group’s progress: where each stands, what holds most of them back, and
   )
   await expect(stands.getByText(/still asked of \d+ of \d+ people/).first()).toBeVisible()
   await stands.getByRole('link', { name: 'Strength for all of them' }).click()
-  await expect(page.getByRole('form', { name: 'A new sequence' })).toContainText('Wren Haskett')
+  await expect(page.getByRole('form', { name: 'A new sequence' })).toContainText('Bertram Oake')
 })
 
 test('a week at home: made, handed over by a private link, ticked on a phone, grown, the link ended', async ({

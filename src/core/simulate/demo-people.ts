@@ -132,7 +132,7 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
     pelvicSet: true,
     plankS: 22,
     driftCm: 3,
-    worked: clean('FS-03a', 1, 0),
+    worked: clean('FS-03a', 1, 0).map((work) => ({ ...work, seconds: 30 })),
   },
   {
     name: 'Sunniva Lund',
