@@ -5,7 +5,7 @@ import { attemptFact, classEventFact, drillFact, type SentFact } from './fact'
  * What the screens of a class hear of a fact, so that they fold it into what they show in place of reading the whole page
  * anew. Nothing is in it that the floor's page does not show.
  */
-export const heardSchema = z.discriminatedUnion('kind', [
+const heardSchema = z.discriminatedUnion('kind', [
   attemptFact.pick({
     ...{ kind: true, id: true, studentId: true, stageId: true, level: true, outcome: true },
     ...{ exitControlled: true, faults: true, endedBy: true, replaces: true },

@@ -183,7 +183,7 @@ function endsTheDay(refer: Limit['refer']): boolean {
 }
 
 /** A change that this shape cannot take is none: the thing is left out, and another stands there (ruling 23). */
-export function isImpossible(
+function isImpossible(
   { action, change }: Pick<Limit, 'action' | 'change'>,
   { cannot }: Load,
 ): boolean {

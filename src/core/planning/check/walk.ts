@@ -67,7 +67,7 @@ export function isTry({ load: { FR = 0, HB = 0, HBH = 0 } }: Pick<Taught, 'load'
 }
 
 /** A stage and all that leads to it, walked through the practice's own names; once for a practice. */
-export function beneath(practice: Library, top: string): ReadonlySet<string> {
+function beneath(practice: Library, top: string): ReadonlySet<string> {
   const known = walked.get(practice) ?? new Map<string, ReadonlySet<string>>()
   walked.set(practice, known)
   const before = known.get(top)
