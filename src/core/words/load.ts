@@ -1,4 +1,5 @@
-import { LOAD_TAGS, type Load, type LoadTag } from '../practice/schema'
+import { LOAD_TAGS, type LoadTag } from '../practice/load-tags'
+import type { Load } from '../practice/schema'
 
 /** Loads in a teacher's words, by level 1–3. Conditions are never named. */
 const LOADS: Readonly<Record<LoadTag, readonly [string, string, string]>> = {
