@@ -183,10 +183,7 @@ function endsTheDay(refer: Limit['refer']): boolean {
 }
 
 /** A change that this shape cannot take is none: the thing is left out, and another stands there (ruling 23). */
-function isImpossible(
-  { action, change }: Pick<Limit, 'action' | 'change'>,
-  { cannot }: Load,
-): boolean {
+function isImpossible({ action, change }: Pick<Limit, 'action' | 'change'>, { cannot }: Load): boolean {
   return (
     action === 'modify' && change?.how !== undefined && cannot?.some((how) => how === change.how) === true
   )
