@@ -57,7 +57,7 @@ it('keeps answers and clearances and gives them back, once for two presses', () 
     addScreening(db, key, { id: ENTRY, studentId: ONE, day: DAY }, said('high-open'))
   addClearance(db, key, { id: OTHER, studentId: ONE, day: DAY }, CLEARED)
   expect(readHealth(db, key, ONE)).toEqual({
-    screening: said('high-open'),
+    screening: { ...said('high-open'), asked: DAY },
     clearances: [CLEARED],
     checkIns: [],
     shut: false,

@@ -1,6 +1,6 @@
 import { and, asc, eq, inArray, lt } from 'drizzle-orm'
 import type { Day } from '@/core/day'
-import { NO_SCREENING, type Screening } from '@/core/screening/answers'
+import { lastAsked, NO_SCREENING, type Screening } from '@/core/screening/answers'
 import type { Clearance } from '@/core/screening/clearance'
 import type { CheckIn } from '@/core/screening/tonight'
 import { seal, unseal, type HealthKey } from './health-codec'
@@ -72,6 +72,7 @@ function merged(before: Screening, after: Said): Screening {
     answers: [...before.answers, ...after.answers],
     nothingApplies: after.nothingApplies ?? before.nothingApplies,
     gentle: after.gentle ?? before.gentle,
+    asked: lastAsked(before.asked ?? null, after),
     ...(waits.length > 0 ? { waits } : {}),
   }
 }

@@ -176,6 +176,10 @@ describe('the health layer', () => {
     }
     value(await app.health.savePassedScreening(own))
     expect(screeningOf('Ravi Ellender')).toBe('answered')
+    // It lifts nothing that waits for being asked: nobody knows in whose hands the tablet was.
+    const { judgeOf } = await import('./desk/judge')
+    const kept = judgeOf(shown()).health(own.studentId).screening
+    expect([kept.nothingApplies, kept.asked]).toEqual([DAY, null])
     const odd = { ...own, way: 'answers' as const, answers: [{ ...answers[0]!, question: 'Q99' }] }
     expect((await app.health.savePassedScreening(odd)).ok).toBe(false)
     expect((await app.health.savePassedScreening({ ...own, way: 'answers' })).ok).toBe(false)

@@ -72,9 +72,10 @@ export const JOBS = {
     practice: Library,
     { brief, change }: { brief: Brief; change: ChangeKind | 'people' },
   ): Result<{ more: MoreCome } | { found: Otherwise | null }, PlanRefusal> => {
-    const text = JSON.stringify(brief)
-    const now = settled?.of === text ? settled.made : settledPlan(practice, brief)
-    settled = { of: text, made: now }
+    const of = JSON.stringify(brief)
+    const now =
+      settled?.practice === practice && settled.of === of ? settled.made : settledPlan(practice, brief)
+    settled = { practice, of, made: now }
     if (!now.ok) return now
     return change === 'people'
       ? { ok: true, value: { more: ifMoreCome(practice, brief, now.value) } }
@@ -83,7 +84,11 @@ export const JOBS = {
 } as const
 
 /** The present class as it was searched last: several changes are asked of one after another. */
-let settled: { readonly of: string; readonly made: ReturnType<typeof settledPlan> } | null = null
+let settled: {
+  readonly practice: Library
+  readonly of: string
+  readonly made: ReturnType<typeof settledPlan>
+} | null = null
 
 export type JobName = keyof typeof JOBS
 export type JobInput<N extends JobName> = Parameters<(typeof JOBS)[N]>[1]

@@ -1,12 +1,9 @@
-import { strainOf } from './dose'
+import { BREATH_S, strainOf, TEMPO_S } from './dose'
 import type { Library } from './library'
 import { LOAD_TAGS, type Dose, type How, type Load } from './schema'
 
 /** Longer than this on the back is long, s (ruling 27). */
 const LONG_ON_BACK_S = 60
-/** A repetition without a tempo of its own, s (ruling 25). */
-const REPETITION_S = 4
-const BREATH_S = 5
 
 type Loaded = {
   readonly id: string
@@ -77,11 +74,11 @@ function bySeconds(load: Load, dose: Dose | undefined): Load {
 function effortOf(dose: Dose, { FR = 0 }: Load): NonNullable<Load['ST']> {
   const { reps } = dose
   if (!reps || dose.seconds || dose.breaths || FR >= 2) return strainOf(dose)
-  return reps.value * REPETITION_S < 10 ? 1 : 2
+  return reps.value * TEMPO_S < 10 ? 1 : 2
 }
 
 /** Everything of a dose one after another, s. */
 function wholeSeconds({ sets, reps, seconds, breaths, perSide }: Dose): number {
-  const one = seconds?.value ?? (breaths ? breaths.value * BREATH_S : REPETITION_S)
+  const one = seconds?.value ?? (breaths ? breaths.value * BREATH_S : TEMPO_S)
   return (sets?.value ?? 1) * (reps?.value ?? 1) * one * (perSide ? 2 : 1)
 }

@@ -2,8 +2,10 @@ import type { Dose, Load } from './schema'
 
 /** A breath until somebody's own is timed, s (ruling 15). */
 export const BREATH_S = 5
-/** A repetition without a time of its own, s. */
+/** A repetition without a time of its own, where a class’s minutes are laid out, s. */
 const REPETITION_S = 3
+/** The same where the seconds of an effort are counted, s: a limit is kept on the safe side (ruling 25). */
+export const TEMPO_S = 4
 
 /** How long one hold or repetition of a dose lasts, s. */
 export function holdSeconds({ seconds, breaths }: Dose, breathS = BREATH_S): number {
@@ -75,9 +77,6 @@ export function fitDose(dose: Dose, by: Partial<FitBy> = {}): FittedDose {
     note: dose.note ?? '',
   }
 }
-
-/** A repetition without a tempo of its own, where its seconds are counted, s (ruling 25). */
-const TEMPO_S = 4
 
 /** As many repetitions of one turn as a limit of seconds leaves, holds among them summed; one at least. */
 function underSeconds(reps: number | null, holdS: number | null, mostSeconds: number | null): number | null {

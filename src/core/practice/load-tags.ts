@@ -3,7 +3,8 @@
  * bent, 2 from a right angle on: its depth limits by angle, whatever the weight. PR is lying on the belly, SU on the back: 1
  * up to a minute, 2 for longer (rulings 25 and 27).
  */
+// prettier-ignore
 export const LOAD_TAGS = [
-  ...(['HB', 'NF', 'HBH', 'WB', 'FB', 'SE', 'FR', 'AC', 'SF', 'SX', 'ST', 'KN', 'EL', 'PR', 'SU'] as const),
+  'HB', 'NF', 'HBH', 'WB', 'FB', 'SE', 'FR', 'AC', 'SF', 'SX', 'ST', 'KN', 'EL', 'PR', 'SU',
 ] as const
 export type LoadTag = (typeof LOAD_TAGS)[number]

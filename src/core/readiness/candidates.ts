@@ -15,8 +15,8 @@ export type Standpoint = {
 export type Candidate = {
   readonly stage: Stage
   /**
-   * `onward`: above the standing, or on its rung and next in line or needed by everybody further up. `beside`: another way of the same rung. `below`: a gap that is
-   * left under the standing. The first two are *next*; a gap is told as what comes *first*.
+   * `onward`: above the standing, or on its rung and next in line or needed by everybody further up. `beside`: another way
+   * of the same rung. `below`: a gap that is left under the standing. The first two are *next*; a gap is told as what comes *first*.
    */
   readonly lies: 'onward' | 'beside' | 'below'
   /** What has to be done before it, where something is left out beneath it. */

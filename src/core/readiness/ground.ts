@@ -1,9 +1,10 @@
 import type { Day } from '../day'
 import { findById } from '../practice/find'
 import type { Library } from '../practice/library'
-import { FAMILIES, type Family, type Stage } from '../practice/schema'
+import { FAMILIES, type Family } from '../practice/schema'
 import { foldEvidence, type Evidence } from './evidence'
 import { ladderOf, stepsBelow, type Ladder } from './ladder'
+import { needsLook } from './offers'
 import { asShown } from './shown'
 import { painAfterWork, setbacksOf, type PainAfterWork, type Setback } from './setback'
 import { footingOf, type Base, type Layoff, type Standing } from './standing'
@@ -64,14 +65,6 @@ function makeGround(practice: Library, evidence: Evidence, asOf: Day): Ground {
   }
 }
 
-/**
- * What may be credited to somebody who was placed by eye: nothing that falls high or lays weight on the head. That is held
- * once it was done, or dealt when the teacher looked at it and tapped it (rulings 16 and 26).
- */
-function isSeenByEye({ load: { FR = 0, HB = 0 } }: Stage): boolean {
-  return FR < 3 && HB < 2
-}
-
 function groundIn(practice: Library, family: Family, evidence: Evidence, asOf: Day): FamilyGround {
   const ladder = ladderOf(practice, family)
   const { standing, bases, topId, layoff } = footingOf(ladder, evidence, asOf)
@@ -95,8 +88,10 @@ function groundIn(practice: Library, family: Family, evidence: Evidence, asOf: D
   return {
     ladder,
     standing,
+    // By eye alone nothing is given that falls high or lays weight on the head: that is held once it was done, or dealt when
+    // the teacher looked at it and tapped it (rulings 16 and 26).
     credited: new Set(
-      [...reached].filter((id) => byWork.has(id) || isSeenByEye(findById(practice.stages, id))),
+      [...reached].filter((id) => byWork.has(id) || !needsLook(findById(practice.stages, id))),
     ),
     reached,
     proven: byWork,

@@ -24,6 +24,8 @@ export type Screening = {
   readonly gentle: boolean
   /** Questions that were answered otherwise on a tablet in other hands, with the day: a yes stands until the teacher settles it. */
   readonly waits?: readonly { readonly question: string; readonly day: Day }[]
+  /** The last day on which the teacher had the questions answered; null where only a tablet in other hands ever was. */
+  readonly asked?: Day | null
 }
 
 export const NO_SCREENING: Screening = { answers: [], nothingApplies: null, gentle: false }
@@ -46,6 +48,18 @@ export function fromTablet(
     else waits.push({ question: answer.question, day: answer.day })
   }
   return { answers, waits }
+}
+
+/**
+ * The last day on which the teacher had the questions answered, once more was said. A tablet in other hands says null: it
+ * lifts nothing that waits for being asked. What was kept before that was told apart counts by its own days.
+ */
+export function lastAsked(
+  before: Day | null,
+  { answers, nothingApplies, asked }: Pick<Screening, 'answers' | 'nothingApplies' | 'asked'>,
+): Day | null {
+  const days = asked === undefined ? [nothingApplies, ...answers.map(({ day }) => day)] : [asked]
+  return [before, ...days].reduce<Day | null>((last, day) => ((day ?? '') > (last ?? '') ? day : last), null)
 }
 
 /** All that either says; nothing ticked means every option of the question. */

@@ -3,7 +3,15 @@ import { saidTonight } from '@/testing/evidence'
 import { addDays } from '../day'
 import { shippedPractice } from '../practice/library'
 import type { Load, LoadTag } from '../practice/schema'
-import { ANSWER_DAYS, conditionsOf, isHealth, NO_SCREENING, type Answer, type Screening } from './answers'
+import {
+  ANSWER_DAYS,
+  conditionsOf,
+  isHealth,
+  lastAsked,
+  NO_SCREENING,
+  type Answer,
+  type Screening,
+} from './answers'
 import { asStrictAs, capsFrom, capsOf, judgeLoad, type Verdict } from './caps'
 import { clearanceProblem, lifts, usualExpiry, type Clearance } from './clearance'
 import { insteadOf } from './instead'
@@ -293,4 +301,16 @@ it('of several limits on one load the shortest time holds', () => {
   })
   const judged = judgeLoad({ WB: 2 }, { caps: [limit(45), limit(null), limit(10), limit(20)] })
   expect(judged).toMatchObject({ verdict: 'changed', mostSeconds: 10 })
+})
+
+it('what a tablet in other hands says counts as no asking; what the teacher keeps does, and the later day stands', () => {
+  const later = addDays(DAY, 9)
+  const said = { ...allNo, nothingApplies: later }
+  expect(lastAsked(null, { ...said, asked: null })).toBeNull()
+  expect(lastAsked(DAY, { ...said, asked: null })).toBe(DAY)
+  expect(lastAsked(DAY, { ...said, asked: later })).toBe(later)
+  expect(lastAsked(later, { ...said, asked: DAY })).toBe(later)
+  // Kept before the two were told apart: its own days count.
+  expect(lastAsked(null, allNo)).toBe(DAY)
+  expect(lastAsked(null, said)).toBe(later)
 })

@@ -77,14 +77,11 @@ export function judgeOf(ctx: Context, class_: ForClass | null = null): Judge {
       on === day
         ? capsFrom(practice, conditions(id), clearances, on)
         : capsOf(practice, screening, clearances, on)
-    const askedOn = [screening.nothingApplies, ...screening.answers.map((a) => a.day)]
-      .flatMap((asked) => asked ?? [])
-      .reduce<Day | null>((last, asked) => (last === null || asked > last ? asked : last), null)
     const seen = {
       ...NO_LIMITS,
       caps: [
         ...capsSeen(practice, foldEvidence(evidence(id), on).observations, on),
-        ...capsAfter(reported(id), askedOn, on),
+        ...capsAfter(reported(id), screening.asked ?? null, on),
       ],
     }
     return shut ? together(own, seen, room, SHUT_LIMITS) : together(own, seen, room)

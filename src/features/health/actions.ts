@@ -82,6 +82,7 @@ function keepScreening(
       ...(onTablet ? fromTablet(readHealth(scope, key, studentId).screening, said) : { answers: said }),
       nothingApplies: way === 'nothing-applies' ? today : null,
       gentle: way === 'gentle' ? true : way === 'gentle-ends' ? false : null,
+      asked: onTablet ? null : today,
     },
   )
   return done(true)
