@@ -1,7 +1,7 @@
 import { isFoot } from '../practice/after'
 import type { Library } from '../practice/library'
 import type { Family, Stage } from '../practice/schema'
-import { allowedStages } from '../readiness/allowed'
+import { allowedStages, reachOf } from '../readiness/allowed'
 import { waitsForScreening, type Decision } from '../readiness/decide'
 import type { OfferTap } from '../readiness/offers'
 import { insteadOf } from '../screening/instead'
@@ -16,21 +16,11 @@ type Looked = Pick<OfferTap, 'answer' | 'reason'> | null
  * @param limits everything that limits them that day: health, the room, that day's check-in
  */
 function reachIn(practice: Library, decision: Decision, looked: Looked, limits: Caps): ReachInFamily {
-  const { family, targetId, outcome } = decision
-  const standingId = decision.standing?.stageId ?? null
+  const { family } = decision
+  const reach = reachOf(decision)
+  const { standingId, targetId, outcome, held } = reach
   const foot = practice.stages.find((stage) => stage.family === family)
-  const { held } = decision
-  // A gap below is worked on where it may be; what waits behind it is not.
-  const gap = decision.branches.find((b) => b.stageId === decision.first)
-  const allowed = allowedStages(practice, {
-    standingId,
-    targetId,
-    outcome,
-    looked,
-    limits,
-    held,
-    gap: gap ?? null,
-  })
+  const allowed = allowedStages(practice, { ...reach, looked, limits })
   // Where the foot of a ladder asks for nothing, whoever has no standing yet begins there, unless a limit closes it.
   const open = allowed.length > 0 || !foot || !isFoot(foot) ? allowed : openFoot(practice, foot, limits)
   return {

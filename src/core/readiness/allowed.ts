@@ -22,6 +22,13 @@ export type Reach = {
   readonly looked?: Pick<OfferTap, 'answer' | 'reason'> | null
 }
 
+/** How far a decision lets somebody go: on every page, in every plan, the same. A gap below is worked on where it may be. */
+export function reachOf(decision: Decision): Omit<Reach, 'limits' | 'looked'> {
+  const { standing, targetId, outcome, held, first, branches } = decision
+  const gap = branches.find(({ stageId }) => stageId === first) ?? null
+  return { standingId: standing?.stageId ?? null, targetId, outcome, held, gap }
+}
+
 /**
  * Whether somebody may do a stage: nothing that limits close, and nothing that leaves the floor or goes fully
  * upside down while the health screen is not recorded.

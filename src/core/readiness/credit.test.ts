@@ -5,7 +5,7 @@ import { answersTo, namesIn } from '../practice/after'
 import { findById } from '../practice/find'
 import { shippedPractice } from '../practice/library'
 import { NO_LIMITS } from '../screening/caps'
-import { allowedStages } from './allowed'
+import { allowedStages, reachOf } from './allowed'
 import { decide } from './decide'
 import type { Attempt } from './evidence'
 import { creditsOf, ladderOf, withPredecessors } from './ladder'
@@ -20,11 +20,7 @@ const as = (id: string, ...facts: Parameters<typeof evidence>) =>
 const dealt = (
   decision: ReturnType<typeof decide>,
   looked: Parameters<typeof allowedStages>[1]['looked'] = null,
-) => {
-  const { standing, targetId, outcome, held } = decision
-  const reach = { standingId: standing?.stageId ?? null, targetId, outcome, held, limits: NO_LIMITS, looked }
-  return allowedStages(practice, reach).map(({ id }) => id)
-}
+) => allowedStages(practice, { ...reachOf(decision), limits: NO_LIMITS, looked }).map(({ id }) => id)
 
 /** Every set of steps that somebody may have gone through to a step, by trying every way: the brute force. */
 function waysTo(id: string): ReadonlySet<string>[] {
@@ -131,6 +127,10 @@ describe('next', () => {
   it('says what comes first where something was left out below', () => {
     const after = (...ids: string[]) => as('PU-06', ...days('PU-06'), ...ids.flatMap(days))
     expect(after()).toMatchObject({ targetId: 'PU-07', first: 'PU-01' })
+    // It may be worked on wherever it is told: it is within what the same decision lets them do.
+    const gap = after().branches.find((b) => b.stageId === 'PU-01')
+    expect(gap?.outcome).toBe('offer')
+    expect(dealt(after())).toContain('PU-01')
     expect(after('PU-03')).toMatchObject({ targetId: 'PU-07', first: 'PU-04' })
     const whole = after('PU-04')
     expect([whole.targetId, whole.first]).toEqual(['PU-07', null])

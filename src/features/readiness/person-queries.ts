@@ -12,6 +12,7 @@ import { leavesFloor } from '@/core/readiness/gate'
 import { mayAnswer, needsLook } from '@/core/readiness/offers'
 import { turningPoints, type Turning } from '@/core/readiness/replay'
 import { wayOutToShow } from '@/core/readiness/way-out'
+import { reachOf } from '@/core/readiness/allowed'
 import { tonightsCeiling } from '@/core/readiness/tonight'
 import { describeTry } from '@/core/words/attempt'
 import { FAMILY_NAMES } from '@/core/words/family'
@@ -210,10 +211,10 @@ function checksForFamily(
 
 /** Tonight's ceiling, where somebody checked in. */
 function tonightLine({ practice }: Context, judge: Judge, decision: Decision): string {
-  const { studentId, outcome, targetId, standing, held } = decision
+  const { studentId, targetId } = decision
   if (judge.checkIn(studentId) === null) return ''
   const looked = targetId === null ? null : judge.looked(studentId, targetId)
-  const reach = { standingId: standing?.stageId ?? null, targetId, outcome, looked, held }
+  const reach = { ...reachOf(decision), looked }
   const ceiling = tonightsCeiling(practice, reach, judge.limits(studentId), judge.tonight(studentId))
   return describeCeiling(practice, ceiling)
 }
