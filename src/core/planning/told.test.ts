@@ -216,6 +216,9 @@ it('says turns and places as a teacher would', () => {
   )
   expect(describeTurns({ ...doing, reps: 5 })).toBe('3 turns: 5 times.')
   expect(describeTurns({ ...doing, holdS: 40 }, 180)).toMatch(/^Stay in it/)
+  // A limit of seconds is no invitation to stay.
+  const change = { mostSeconds: 20, share: 1, words: [] }
+  expect(describeTurns({ ...doing, holdS: 20, change }, 180)).toBe('3 turns: 20 s.')
   expect(describeTurns({ ...doing, turns: 0 })).toBe('')
   const room = {
     ...b.room,

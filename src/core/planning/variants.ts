@@ -1,5 +1,5 @@
 import { callsFor, isTry } from '../practice/ask'
-import { holdSeconds, leastSeconds } from '../practice/dose'
+import { holdSeconds, leastSeconds, TEMPO_S } from '../practice/dose'
 import type { Library } from '../practice/library'
 import type { Dose, Drill, Family, Load, PracticeBlock, SetupEntry, Stage } from '../practice/schema'
 import { COUNTED_KINDS } from '../props/stock'
@@ -241,7 +241,9 @@ function inSides(
     Math.floor(workS / (tries > 0 ? tries : times)),
   )
   if (tries > 0) return { holdS, reps: sides ? tries / 2 : tries }
-  const room = Math.floor(workS / (holdS ?? REPETITION_S) / times)
+  // What is repeated on one side without a rest between is one effort: a limit of seconds is one of all of it (ruling 25).
+  const effortS = Math.min(workS / times, mostSeconds ?? Infinity)
+  const room = Math.floor(effortS / (holdS ?? TEMPO_S))
   // Short holds that a dose counts in sets are repeated within the turn.
   const asked = dose.reps?.value ?? (holdS !== null && holdS < SHORT_S ? dose.sets?.value : 1) ?? 1
   return { holdS, reps: Math.max(1, Math.floor(Math.min(asked, room) * share)) }
@@ -260,10 +262,7 @@ function holdIn(
 /** A hold shorter than this is repeated within a turn, s. */
 const SHORT_S = 10
 
-/** A repetition without a time of its own, s. */
-const REPETITION_S = 4
-
 /** Seconds at work in one turn. */
 export function workSeconds({ sides }: Pick<Variant, 'sides'>, { holdS, reps, sideMore }: Turn): number {
-  return (holdS ?? REPETITION_S) * reps * (sides ? (sideMore ? 3 : 2) : 1)
+  return (holdS ?? TEMPO_S) * reps * (sides ? (sideMore ? 3 : 2) : 1)
 }

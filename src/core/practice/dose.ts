@@ -2,9 +2,9 @@ import type { Dose, Load } from './schema'
 
 /** A breath until somebody's own is timed, s (ruling 15). */
 export const BREATH_S = 5
-/** A repetition without a time of its own, where a class’s minutes are laid out, s. */
+/** One repetition without a time of its own, s. */
 const REPETITION_S = 3
-/** The same where the seconds of an effort are counted, s: a limit is kept on the safe side (ruling 25). */
+/** The same where the seconds of several are counted, s (ruling 25). */
 export const TEMPO_S = 4
 
 /** How long one hold or repetition of a dose lasts, s. */

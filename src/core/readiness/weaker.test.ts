@@ -47,6 +47,16 @@ describe('the side that is behind', () => {
   })
 })
 
+it('leaves a limit of seconds to all that is repeated without a rest', () => {
+  for (const variant of variantsOf(practice).filter((v) => v.tries === 0))
+    for (const mostSeconds of [5, 10, 20, 45]) {
+      const { holdS, reps } = turnOf(variant, { ...turn, mostSeconds, more: false })
+      expect(holdS ?? 0).toBeLessThanOrEqual(mostSeconds)
+      // One repetition is the least of anything.
+      if (reps > 1) expect(reps * (holdS ?? 4)).toBeLessThanOrEqual(mostSeconds)
+    }
+})
+
 describe('in a class', () => {
   const everySided = Object.fromEntries(
     practice.drills.filter((d) => d.dose.perSide).map((d) => [d.id, 'left' as const]),

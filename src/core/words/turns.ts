@@ -14,7 +14,9 @@ const STAYS_S = 120
 export function describeTurns(doing: Doing, usualS = 0): string {
   const { turns, reps, holdS, tries } = doing
   if (turns === 0) return ''
-  if (usualS >= STAYS_S && tries === 0 && !doing.sides) return 'Stay in it as long as it is good.'
+  const isLimited = (doing.change?.mostSeconds ?? null) !== null
+  if (usualS >= STAYS_S && tries === 0 && !doing.sides && !isLimited)
+    return 'Stay in it as long as it is good.'
   const hold = holdS === null ? '' : timeWords(holdS)
   const what = tries > 0 ? count(reps, 'try', 'tries') : holdS === null || reps > 1 ? count(reps, 'time') : ''
   const once = what !== '' && hold !== '' ? `${what} ${hold}${tries > 0 ? ' at most' : ''}` : what + hold

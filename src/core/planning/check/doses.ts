@@ -51,6 +51,9 @@ function acting(person: BriefPerson, load: Load) {
   return person.limits.filter((l) => l.action === 'modify' && (load[l.tag] ?? 0) >= l.level)
 }
 
+/** A repetition that nothing times counts so long, s (ruling 25). */
+const UNTIMED_S = 4
+
 function turnByTurn(practice: Library, person: BriefPerson, plan: Plan): Violation[] {
   const { studentId } = person
   return mine(plan, person).flatMap(({ block, doing }): Violation[] => {
@@ -61,8 +64,10 @@ function turnByTurn(practice: Library, person: BriefPerson, plan: Plan): Violati
     if (seconds > block.workS + 1) found.push({ code: 'too-long', studentId, seconds, mostS: block.workS })
     const limits = person.limits.filter((l) => (what.load[l.tag] ?? 0) >= l.level && l.mostSeconds !== null)
     const mostS = Math.min(Infinity, ...limits.map((l) => l.mostSeconds ?? Infinity))
-    if ((doing.holdS ?? 0) > mostS)
-      found.push({ code: 'too-long', studentId, seconds: doing.holdS ?? 0, mostS })
+    // Tries have rest between; what is repeated is one effort. One repetition is the least of anything.
+    const once = doing.holdS ?? UNTIMED_S
+    const effort = doing.tries > 0 || doing.reps === 1 ? (doing.holdS ?? 0) : once * doing.reps
+    if (effort > mostS) found.push({ code: 'too-long', studentId, seconds: effort, mostS })
     const grownS = grownTo(person, what)
     if ((doing.holdS ?? 0) > grownS)
       found.push({ code: 'too-long', studentId, seconds: doing.holdS ?? 0, mostS: Math.floor(grownS) })

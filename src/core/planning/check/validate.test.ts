@@ -191,6 +191,24 @@ it.each(cases)('finds a planted %s and says it', (code, plan, b = base) => {
   for (const violation of found)
     expect(describeViolation(violation, practice, () => 'Ines')).toMatch(/^[A-Z0-9“].*\.$/)
 })
+it('takes what is repeated without a rest for one effort', () => {
+  // Ten seconds are all that the blood pressure of everybody leaves.
+  const { caps } = limited('BPH-managed')
+  const all = { ...base, people: base.people.map((p) => ({ ...p, limits: caps })) }
+  const skill = { ...good, blocks: good.blocks.filter((x) => x.kind === 'skill') }
+  const dolphin: Partial<Doing> = { variantId: 'FS-05', sides: false, tries: 0 }
+  const tooLong = (part: Partial<Doing>) =>
+    validatePlan(
+      practice,
+      all,
+      people('skill', () => ({ ...dolphin, ...part }), skill),
+    ).filter((v) => v.code === 'too-long' && v.mostS === 10)
+  const p1 = { code: 'too-long', studentId: 'p1', mostS: 10 }
+  expect(tooLong({ holdS: 10, reps: 3 })).toContainEqual({ ...p1, seconds: 30 })
+  expect(tooLong({ holdS: null, reps: 5 })).toContainEqual({ ...p1, seconds: 20 })
+  expect(tooLong({ holdS: 10, reps: 1 })).toEqual([])
+  expect(tooLong({ holdS: null, reps: 2 })).toEqual([])
+})
 it('has a plan against every rule it knows', () => {
   const planted = new Set(cases.map(([code]) => code))
   const source = Object.keys(VIOLATION_WORDS)
