@@ -1,3 +1,4 @@
+// The house’s own rules. What every TypeScript project asks, types read along, stands in .oxlintrc.json.
 import next from 'eslint-config-next'
 import jsdoc from 'eslint-plugin-jsdoc'
 import tseslint from 'typescript-eslint'
@@ -64,21 +65,11 @@ export default tseslint.config(
     ignores: ['.next/**', 'node_modules/**', 'reports/**', 'coverage/**', 'next-env.d.ts', 'test-results/**'],
   },
   ...next.map((c) => (c.rules ? { ...c, files: WITH_REACT } : c)),
-  ...tseslint.configs.strictTypeChecked.map((c) => ({ ...c, files: ['**/*.ts', '**/*.tsx'] })),
   {
     files: ['**/*.ts', '**/*.tsx'],
-    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    languageOptions: { parser: tseslint.parser },
+    plugins: { '@typescript-eslint': tseslint.plugin },
     rules: {
-      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
-      '@typescript-eslint/no-unused-vars': [
-        'error',
-        { ignoreRestSiblings: true, varsIgnorePattern: '^_', argsIgnorePattern: '^_' },
-      ],
-      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
-      // There are no enums, and the few classes are handed on as they are: a third of lint’s time went into looking.
-      '@typescript-eslint/no-unsafe-enum-assignment': 'off',
-      '@typescript-eslint/no-unsafe-class-instance-assignment': 'off',
-      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
       'no-restricted-syntax': [
         'error',
         { selector: 'ExportDefaultDeclaration', message: 'named exports only' },
@@ -193,13 +184,4 @@ export default tseslint.config(
     rules: ceilings({}),
   },
   ...ABOVE.map(([file, part]) => ({ files: [`src/${file}`], rules: ceilings(part) })),
-  {
-    files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'],
-    rules: {
-      '@typescript-eslint/no-non-null-assertion': 'off',
-      '@typescript-eslint/no-unsafe-assignment': 'off',
-      '@typescript-eslint/no-unsafe-member-access': 'off',
-    },
-  },
-  { files: ['**/*.mjs'], ...tseslint.configs.disableTypeChecked },
 )

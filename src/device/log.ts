@@ -65,7 +65,7 @@ async function put(draft: Draft, label: string): Promise<SentFact> {
   const facts = tx.objectStore('facts')
   // Read together and written together: on a slow tablet each round trip waits for whatever is being drawn.
   const [{ stamp, keep }, order] = await Promise.all([nextStamp(tx.objectStore('kept')), nextOrder(facts)])
-  const fact = { ...draft, ...stamp } as SentFact
+  const fact: SentFact = { ...draft, ...stamp }
   await Promise.all([
     keep(),
     facts.add({ order, fact, label, state: 'waiting', why: '', atMs: Date.now() }),

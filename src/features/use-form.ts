@@ -6,7 +6,7 @@ import { useSubmit, type Submit } from './use-submit'
 
 type Control = { readonly error: string | undefined; readonly onChange: (to: unknown) => void }
 /** What a bound control is given: its value, what typing or choosing does, and the sentence beside it. */
-// eslint-disable-next-line @typescript-eslint/no-explicit-any -- each control knows what its value is
+// oxlint-disable-next-line typescript/no-explicit-any -- each control knows what its value is
 export type Bound = Control & { readonly value: any }
 type Ticked = Control & { readonly checked: boolean }
 
