@@ -1,6 +1,6 @@
 import { dealWaves, type Deal } from './deal'
 import type { Model, Slot } from './model'
-import { FALLS, JUST_BEFORE, partOf, TRIES, type Part } from './part'
+import { FALLS, JUST_BEFORE, KICKS_FB, KICKS_WB, partOf, TRIES, type Part } from './part'
 import { secondsOf, type Config } from './skeleton'
 import { COUNTED_KINDS } from '../props/stock'
 import { WEIGHTS } from './weights'
@@ -27,6 +27,8 @@ export type BlockValue = {
   readonly owes: number
   readonly hasTries: boolean
   readonly falls: boolean
+  /** What is kicked into from forearms or hands, as bits. */
+  readonly kicks: number
   readonly justBefore: boolean
   /** Warm-ups that its loads call for, by place. */
   readonly warmList: readonly number[]
@@ -70,6 +72,7 @@ export function blockValue(model: Model, config: Config, parts: readonly (Part |
     ...{ parts, deal, setupS, pieces, warm, owes, tiers, warmList: bitsOf(warm) },
     hasTries: (marks & TRIES) !== 0,
     falls: (marks & FALLS) !== 0,
+    kicks: marks & (KICKS_FB | KICKS_WB),
     justBefore: (marks & JUST_BEFORE) !== 0,
     seconds: secondsOf(config, heavy !== 0),
   }

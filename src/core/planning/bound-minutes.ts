@@ -1,7 +1,7 @@
-import { composeClosing, composeWayOut } from './compose'
+import { composeClosing, HOPS_S, REHEARSAL_S } from './compose'
 import type { Programme, Term } from './lp'
 import type { Model } from './model'
-import { FALLS, type Part } from './part'
+import { FALLS, KICKS_FB, KICKS_WB, type Part } from './part'
 import { secondsOf, type Config } from './skeleton'
 import { WEIGHTS } from './weights'
 
@@ -38,7 +38,10 @@ export function minutesUsed(lp: Programme, model: Model, runs: readonly Run[]): 
   warmUp(lp, model, runs)
   closing(lp, model, runs)
   calledFor(lp, runs, (h) => h.part.marks & FALLS, 'f')
-  time.push(...heavyGaps(lp, model, runs), ['W', 1], ['C', 1], ['f', composeWayOut(model).seconds])
+  calledFor(lp, runs, (h) => h.part.marks & KICKS_FB, 'kf')
+  calledFor(lp, runs, (h) => h.part.marks & KICKS_WB, 'kw')
+  time.push(...heavyGaps(lp, model, runs), ['W', 1], ['C', 1])
+  time.push(['f', REHEARSAL_S], ['kf', HOPS_S], ['kw', HOPS_S])
   const room = minutes * 60 - frame.arriveS - frame.settleS - frame.restS - frame.closeS - CHANGE_S
   lp.row([...time, ['left', 1]], '=', room)
   lp.points('beyond', WEIGHTS.unusedMinute / 60)

@@ -1,14 +1,19 @@
+import type { PracticeBlock } from '../practice/schema'
 import type { Model, Piece } from './model'
+import { KICKS_FB, KICKS_WB } from './part'
 
 export type Item = { readonly id: string; readonly seconds: number }
 /** What a warm-up is composed of. */
 export type Preparing = Pick<Model, 'settled' | 'warmups' | 'pieces' | 'minutes' | 'wayOut'>
 export type Composed = { readonly items: readonly Item[]; readonly seconds: number; readonly wantedS: number }
 
+/** The way out takes so long, and each kind of small hops, s. */
+export const [REHEARSAL_S, HOPS_S] = [120, 60] as const
+
 /** Warm-up takes at most about a third of the class (ruling 12). */
 const WARM_SHARE = 1 / 3
 
-type Need = { readonly n: number; readonly from: readonly string[] }
+type Need = PracticeBlock['must'][number]
 
 /**
  * Drills that prepare the loads named: of each block what it must contain and its least minutes, each drill counted for
@@ -55,12 +60,17 @@ export function composeWarmUp(model: Preparing, mask: number): Composed {
   return fitted([...taken], model.minutes * 60 * WARM_SHARE)
 }
 
-/** The rehearsal of the way out with a first small bounce (class-craft.md 3, phase 4). */
-export function composeWayOut(model: Preparing): Composed {
+/**
+ * The rehearsal of the way out, with a first small hop where something is kicked into (class-craft.md 3, phase 4): what is
+ * rolled or slid out of is hopped into by nobody.
+ * @param kicks what is kicked into from forearms or hands, as bits
+ */
+export function composeWayOut(model: Preparing, kicks: number): Composed {
   const block = model.warmups[model.wayOut]
-  const items = (block?.must ?? []).flatMap(({ from }, i): Item[] => {
+  const items = (block?.must ?? []).flatMap(({ from, kicksFrom }): Item[] => {
+    if (kicksFrom !== undefined && (kicks & (kicksFrom === 'FB' ? KICKS_FB : KICKS_WB)) === 0) return []
     const next = bestOf(model, from, () => 1)
-    return next ? [{ id: next.id, seconds: i === 0 ? 120 : 60 }] : []
+    return next ? [{ id: next.id, seconds: kicksFrom === undefined ? REHEARSAL_S : HOPS_S }] : []
   })
   return { items, seconds: sumOf(items), wantedS: sumOf(items) }
 }

@@ -59,7 +59,7 @@ export function evaluator(model: Model): {
   const orders = new Map<number, readonly number[]>()
   const warms = new Map<number, Composed>()
   const closings = new Map<number, Composed>()
-  const wayOut = composeWayOut(model)
+  const waysOut = new Map<number, Composed>()
   const kinds = model.slots.map((s) => s.purpose.kind)
   const remembered = <K, V>(map: Map<K, V>, key: K, make: () => V): V => {
     const found = map.get(key)
@@ -99,6 +99,8 @@ export function evaluator(model: Model): {
     const closingMask = used.reduce((mask, u) => mask | u.value.owes, 0)
     const closing = remembered(closings, closingMask, () => composeClosing(model, closingMask))
     const falling = used.findIndex((u) => u.value.falls)
+    const kicks = used.reduce((mask, u) => mask | u.value.kicks, 0)
+    const wayOut = remembered(waysOut, kicks, () => composeWayOut(model, kicks))
     const placed: Placed[] = []
     const tiers = new Float64Array(TIERS)
     const add = (tier: number, points: number): void => void (tiers[tier] = (tiers[tier] ?? 0) + points)

@@ -1,6 +1,7 @@
 import type { Brief } from '../classes/brief'
 import { usedFor } from '../practice/ask'
 import type { Library } from '../practice/library'
+import type { PracticeBlock } from '../practice/schema'
 import { isOpenTo } from '../readiness/allowed'
 import { knownFor, type Planned } from './known'
 import type { Option } from './option'
@@ -30,7 +31,7 @@ type WarmBlock = {
   readonly id: string
   readonly leastS: number
   readonly drills: readonly string[]
-  readonly must: readonly { readonly n: number; readonly from: readonly string[] }[]
+  readonly must: PracticeBlock['must']
 }
 
 /** Everything that the search needs, as plain values: it goes to a worker and the same comes back for the same brief. */

@@ -5,6 +5,7 @@ import type { Library } from '../practice/library'
 import { isOpenTo } from '../readiness/allowed'
 import { composeWarmUp, composeWayOut, type Item } from './compose'
 import { preparationOf } from './model'
+import { kickMark } from './part'
 import { variantsOf } from './variants'
 
 /** Long enough that no share of a class cuts what one person owes, min. */
@@ -26,7 +27,8 @@ export function ownWarmUp(
   const block = plan.blocks[blockIndex]
   if (blockIndex <= warmed || !block || !isWork(block)) return []
   const own = block.people.find((p) => p.studentId === person.studentId)
-  const mask = variantsOf(practice).find((v) => v.id === own?.variantId)?.warm ?? 0
+  const variant = variantsOf(practice).find((v) => v.id === own?.variantId)
+  const mask = variant?.warm ?? 0
   const limits = { caps: person.limits, answered: person.answered }
   const share = block.startS / (plan.minutes * 60)
   const made = preparationOf(practice, (load) =>
@@ -35,7 +37,10 @@ export function ownWarmUp(
   const pieces = Object.fromEntries(Object.entries(made.pieces).filter(([, piece]) => piece.closedTo === 0))
   const from = { ...made, pieces, settled: [], minutes: NO_CUT_MIN }
   const falls = (mask >> made.wayOut) & 1
-  const items = [...composeWarmUp(from, mask).items, ...(falls ? composeWayOut(from).items : [])]
+  const items = [
+    ...composeWarmUp(from, mask).items,
+    ...(falls && variant ? composeWayOut(from, kickMark(variant)).items : []),
+  ]
   return items.map((item) => {
     const drill = practice.drills.find((d) => d.id === item.id)
     const most = drill === undefined ? null : (changeOn(drill, limits)?.mostSeconds ?? null)

@@ -1,12 +1,16 @@
 import type { Model, Slot } from './model'
 import type { Option } from './option'
 import { secondsOf, type Config } from './skeleton'
+import { kicksFrom } from '../practice/ask'
 import { COUNTED_KINDS } from '../props/stock'
-import { workSeconds } from './variants'
+import { workSeconds, type Variant } from './variants'
 import { FLOOR_DOSE, PEAK_DOSE, WANTED_REST_S, WEIGHTS } from './weights'
 
-/** What bears on other blocks, as bits: work on the nape, weight on the head, tries, falls, what never stands just before tries. */
-export const [NAPE, HEAD, TRIES, FALLS, JUST_BEFORE] = [1, 2, 4, 8, 16] as const
+/**
+ * What bears on other blocks, as bits: work on the nape, weight on the head, tries, falls, what never stands just before
+ * tries, and what is kicked into from forearms or hands.
+ */
+export const [NAPE, HEAD, TRIES, FALLS, JUST_BEFORE, KICKS_FB, KICKS_WB] = [1, 2, 4, 8, 16, 32, 64] as const
 
 /** What one person's version brings to a block and asks of it: worked out once, since it does not depend on the others. */
 export type Part = {
@@ -30,6 +34,12 @@ export type Part = {
   readonly marks: number
   /** What it covers of each of their lacks, in the order of their list. */
   readonly covers: readonly number[]
+}
+
+/** From what it is kicked into, as a bit. */
+export function kickMark(variant: Pick<Variant, 'family' | 'load'>): number {
+  const from = kicksFrom(variant)
+  return from === null ? 0 : from === 'FB' ? KICKS_FB : KICKS_WB
 }
 
 /** What is stayed in so long has done all it does, s. */
@@ -74,6 +84,7 @@ export function partOf(model: Model, slot: Slot, config: Config, person: number,
       flag((variant.load.HB ?? 0) >= 1, HEAD) |
       flag(variant.tries > 0, TRIES) |
       flag((variant.load.FR ?? 0) >= 2, FALLS) |
+      kickMark(variant) |
       flag(variant.justBefore, JUST_BEFORE),
     covers: Object.keys(someone.lacks).map(
       (c) => ((variant.trains[c as keyof typeof variant.trains] ?? 0) / 3) * dose,

@@ -195,7 +195,14 @@ export const BlockSchema = z.strictObject({
   drills: z.array(z.string()),
   /** What a warm-up must contain: of each group so many. */
   must: z
-    .array(z.strictObject({ n: z.number().int().positive(), from: z.array(z.string()).min(1) }))
+    .array(
+      z.strictObject({
+        n: z.number().int().positive(),
+        from: z.array(z.string()).min(1),
+        /** Only for what is kicked or hopped into from forearms or from hands. */
+        kicksFrom: z.enum(['FB', 'WB']).optional(),
+      }),
+    )
     .default([]),
   /** The counterpose in whose place it may stand. */
   instead: z.string().optional(),

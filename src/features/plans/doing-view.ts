@@ -109,7 +109,7 @@ export function doingView(doing: Doing, block: Work, view: View): DoingView {
 }
 
 /** What limits somebody on the day of the class, as its brief has it. */
-function limitsOf({ brief }: View, studentId: string): Limits {
+export function limitsOf({ brief }: View, studentId: string): Limits {
   return { caps: brief?.people.find((p) => p.studentId === studentId)?.limits ?? [] }
 }
 

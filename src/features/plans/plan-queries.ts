@@ -9,6 +9,7 @@ import {
   type PlanBlock,
   type Work,
 } from '@/core/classes/plan'
+import { REHEARSAL, rehearsedWays } from '@/core/classes/rehearsed'
 import { formatDay } from '@/core/day'
 import type { Picture } from '@/core/figure/picture'
 import { pictureFor } from '@/core/figure/picture-of'
@@ -28,6 +29,7 @@ import {
   PART_DO,
   PART_WORD,
 } from '@/core/words/plan'
+import { describeRehearsal } from '@/core/words/rehearsal'
 import { propNoun } from '@/core/words/setup'
 import { describeRun, isShared, placeName } from '@/core/words/turns'
 import { describeViolation } from '@/core/words/violation'
@@ -42,7 +44,15 @@ import { apartHere } from '../desk/limit-words'
 import { judgeOfClass } from '../desk/class-judge'
 import { peopleOf } from '../desk/people'
 import { armsView, type ArmsView } from './arms-view'
-import { choicesFor, doingView, taughtBy, type DoingView, type VersionChoice, type View } from './doing-view'
+import {
+  choicesFor,
+  doingView,
+  limitsOf,
+  taughtBy,
+  type DoingView,
+  type VersionChoice,
+  type View,
+} from './doing-view'
 
 /** Everybody who does one version of a block. */
 export type Lane = {
@@ -155,7 +165,7 @@ export function planView(ctx: Context, id: string): PlanView | null {
     canUndo: !past && planAt(scope, ctx.health.key, id, 'back') !== null,
     canRedo: !past && planAt(scope, ctx.health.key, id, 'on') !== null,
     blocks: plan.blocks.map((block) =>
-      blockView(block, view, broken.filter((v) => speaksOf(v, block)).map(say)),
+      blockView(block, plan, view, broken.filter((v) => speaksOf(v, block)).map(say)),
     ),
     pull: pullList(plan, studio),
     warnings: plan.warnings.map((w) => describePlanWarning(w, practice, view.people.nameOf)),
@@ -194,7 +204,7 @@ function choicesOf(
   }))
 }
 
-function blockView(block: PlanBlock, view: View, broken: string[]): BlockView {
+function blockView(block: PlanBlock, plan: Plan, view: View, broken: string[]): BlockView {
   const { practice } = view.ctx
   const purpose = isWork(block) ? block.purpose : ''
   const doings = isWork(block) ? block.people.map((d) => doingView(d, block, view)) : []
@@ -205,7 +215,7 @@ function blockView(block: PlanBlock, view: View, broken: string[]): BlockView {
     at: formatClock(block.startS),
     minutes: `${halfMinutes(block.seconds)} min`,
     say: PART_DO[block.kind] ?? '',
-    items: isWork(block) ? [] : block.items.map((item) => itemView(item, view)),
+    items: isWork(block) ? [] : block.items.map((item) => itemView(item, view, plan)),
     lanes: lanesOf(practice, doings),
     run: isWork(block) ? describeRun(block) : '',
     ...(isWork(block) ? { sets: block.sets, waves: block.waves } : { sets: 0, waves: 0 }),
@@ -247,19 +257,28 @@ function lanesOf(practice: Library, doings: readonly DoingView[]): Lane[] {
 
 function itemView(
   { id, seconds }: { id: string; seconds: number },
-  { ctx, brief, people }: View,
+  view: View,
+  plan: Plan,
 ): BlockView['items'][number] {
+  const { ctx, brief, people } = view
   const { practice } = ctx
   const drill = practice.drills.find((d) => d.id === id)
   const counterpose = practice.counterposes.find((c) => c.id === id)
   const block = [...practice.warmups, ...practice.counterposes].find((b) => b.id === id)
   const what = drill ?? block
+  const how =
+    id === REHEARSAL
+      ? describeRehearsal(
+          drill?.do ?? '',
+          rehearsedWays(practice, plan, (who) => limitsOf(view, who)),
+        )
+      : (what?.do ?? '')
   const swaps = swapsFor(practice, drill?.id ?? null, counterpose?.id ?? null)
   const asked = drill ? { drills: [id], load: {} } : (block ?? { drills: [], load: {} })
   const others = drill ? swaps.map((s) => s.id) : []
   return {
     id,
-    line: `${formatClock(seconds)} · ${what?.name ?? ''}: ${what?.do ?? ''}`,
+    line: `${formatClock(seconds)} · ${what?.name ?? ''}: ${how}`,
     picture: pictureFor(practice, id, anyBody()),
     apart: brief
       ? describeApart(practice, apartHere(ctx, apartIn(practice, brief, asked, others)), people.nameOf)

@@ -84,7 +84,7 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
   const started = events.find((e) => e.event === 'started')
   const late = started ? joinedLate(scope, classId, started.hlc) : new Set()
   const notes = privacy.hidden ? new Map<string, NoteLine>() : lastNotes(scope, record.roster)
-  const together = togetherIn(practice, plan)
+  const together = togetherIn(practice, plan, (id) => judge.tonight(id))
   const attempts = triesOf(scope, classId)
   return {
     classId,

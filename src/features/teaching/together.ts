@@ -1,13 +1,17 @@
 import 'server-only'
 import { isWork, type Plan } from '@/core/classes/plan'
+import { REHEARSAL, rehearsedWays } from '@/core/classes/rehearsed'
 import { othersFor } from '@/core/practice/ask'
 import type { Library } from '@/core/practice/library'
+import type { Limits } from '@/core/screening/caps'
+import { describeRehearsal } from '@/core/words/rehearsal'
 
 /** What is done together, with what others of it prepare the same. */
-export function togetherIn(practice: Library, plan: Plan) {
+export function togetherIn(practice: Library, plan: Plan, limitsOf: (studentId: string) => Limits) {
   const ids = new Set(plan.blocks.flatMap((b) => (isWork(b) ? [] : b.items.map((i) => i.id))))
   const drills = practice.drills.map((d) => ({
-    ...{ id: d.id, name: d.name, do: d.do, drills: [d.id], load: {} },
+    ...{ id: d.id, name: d.name, drills: [d.id], load: {} },
+    do: d.id === REHEARSAL ? describeRehearsal(d.do, rehearsedWays(practice, plan, limitsOf)) : d.do,
     others: othersFor(practice, d.id),
   }))
   const blocks = [...practice.warmups, ...practice.counterposes].map((b) => ({ ...b, others: [] }))

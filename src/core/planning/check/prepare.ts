@@ -21,7 +21,9 @@ export function preparation(practice: Library, brief: Brief, plan: Plan): Violat
   const warmedAt = new Map<string, number>()
   for (const warmup of practice.warmups) {
     const [before, at] = drillsBefore(togethers, warmup)
-    if (warmup.must.every(({ n, from }) => from.filter((id) => before.has(id)).length >= n))
+    // Small hops are owed for what is kicked into alone, below.
+    const owed = warmup.must.filter((m) => m.kicksFrom === undefined)
+    if (owed.every(({ n, from }) => from.filter((id) => before.has(id)).length >= n))
       warmedAt.set(warmup.id, at)
   }
   const told = new Set<string>()
@@ -56,7 +58,25 @@ export function preparation(practice: Library, brief: Brief, plan: Plan): Violat
       for (const warmup of practice.warmups.filter((w) => asks(w, what) && warmedAt.has(w.id)))
         warmedAt.set(warmup.id, Math.max(warmedAt.get(warmup.id) ?? 0, block.startS + block.seconds))
   }
-  return [...found, ...justBefore(practice, plan)]
+  return [...found, ...withoutHops(practice, plan, togethers), ...justBefore(practice, plan)]
+}
+
+/** Small hops stand before whatever is kicked into, from its own base. */
+function withoutHops(practice: Library, plan: Plan, togethers: readonly Together[]): Violation[] {
+  const ids = new Set(worksIn(plan).flatMap((b) => b.people.map((p) => p.variantId)))
+  return [...ids].flatMap((id): Violation[] => {
+    const what = taught(practice, id)
+    const from = what ? kickedFrom(what) : null
+    if (!what || from === null) return []
+    return practice.warmups
+      .filter((w) => asks(w, what))
+      .filter((w) => {
+        const [before] = drillsBefore(togethers, w)
+        const hops = w.must.find((m) => m.kicksFrom === from)
+        return hops !== undefined && !hops.from.some((drill) => before.has(drill))
+      })
+      .map((w) => ({ code: 'load-without-warm-up', variantId: what.id, warmupId: w.id }))
+  })
 }
 
 /** Drills done together that open a load, and when the last part with one of them ended. */
@@ -78,6 +98,12 @@ function justBefore(practice: Library, plan: Plan): Violation[] {
       .find((t) => t.notJustBefore)
     return found ? [{ code: 'just-before', variantId: found.id }] : []
   })
+}
+
+/** Stands that are kicked or hopped into take off from forearms or hands; the other families are rolled or slid out of. */
+function kickedFrom({ stage, load: { FR = 0, FB = 0, WB = 0 } }: Taught): 'FB' | 'WB' | null {
+  if (FR < 2 || (stage && ['CR', 'SH', 'PU'].includes(stage.family))) return null
+  return WB > FB ? 'WB' : 'FB'
 }
 
 /** A block is asked for by a load at its level or above, by a stage's id, or by the rung that the id belongs to. */
