@@ -2,7 +2,7 @@ import { answersTo, enoughOf, namesIn } from './after'
 import { shapesKnown, supportDiffers } from './integrity-loads'
 import { byEyeFits, classUseFits, pictured } from './integrity-pictures'
 import type { Library } from './library'
-import { RUNGS, type Gate, type Stage } from './schema'
+import { RUNGS, type Drill, type Gate, type Stage } from './schema'
 
 /** One thing wrong in the practice data: which rule, where, and what. */
 export type Flaw = { readonly rule: Rule; readonly at: string; readonly detail: string }
@@ -19,6 +19,7 @@ const RULES = {
   'fault-mendable': faultMendable,
   'drill-varies': drillVaries,
   'capability-drilled': capabilityDrilled,
+  'gate-drilled': gateDrilled,
   'rungs-covered': rungsCovered,
   'approach-default': approachDefault,
   'caution-effect': cautionEffect,
@@ -84,6 +85,7 @@ function idsResolve(p: Library): Found[] {
       ),
     ]),
     ...p.faults.flatMap((f) => [...dangling(f.id, f.setups, setup), ...dangling(f.id, f.drills, drill)]),
+    ...p.checks.flatMap((c) => dangling(c.id, c.drills, drill)),
     ...p.drills.flatMap((d) => [
       ...dangling(d.id, [...d.after, ...d.before], drill),
       ...dangling(d.id, d.setups, setup),
@@ -265,6 +267,29 @@ function capabilityDrilled(p: Library): Found[] {
         !needsProp && !p.drills.some((d) => (d.for[id] ?? 0) >= 1 && d.props.length === 0),
     )
     .map(({ id }) => ({ at: id, detail: 'no drill without props' }))
+}
+
+/**
+ * Every check that a step asks for can be worked on: by a drill, one of them side by side where the check tells sides apart,
+ * or by what a sentence says in place of one. What tonight or the plan decides is nobody's to train.
+ */
+function gateDrilled(p: Library): Found[] {
+  const asked = new Set(p.stages.flatMap((s) => s.gates.map((g) => g.check)))
+  return p.checks
+    .filter((c) => c.life === 'standing' && asked.has(c.id) && c.noDrill === undefined)
+    .flatMap((check): Found[] => {
+      const drills = drillsFor(p, check.id)
+      if (drills.length === 0) return [{ at: check.id, detail: 'no drill, and no sentence in place of one' }]
+      const isSided = drills.some((d) => d.dose.perSide || /altern|side|way/.test(d.sides))
+      return check.side === 'each' && !isSided ? [{ at: check.id, detail: 'no drill side by side' }] : []
+    })
+}
+
+/** Drills named for a check: its own, else those of its capabilities, else what trains one of them well. */
+function drillsFor({ checks, capabilities, drills }: Library, checkId: string): Drill[] {
+  const own = capabilities.filter((c) => c.checks.includes(checkId))
+  const named = [...(checks.find((c) => c.id === checkId)?.drills ?? []), ...own.flatMap((c) => c.drills)]
+  return drills.filter((d) => named.includes(d.id) || own.some((c) => (d.for[c.id] ?? 0) >= 2))
 }
 
 function rungsCovered(p: Library): Found[] {

@@ -97,6 +97,13 @@ describe('each rule finds what is planted', () => {
         ),
       },
     ],
+    ['gate-drilled', 'a gate that nothing trains', edit('checks', 'CK-ss-hold', { noDrill: undefined })],
+    ['gate-drilled', 'sides that nothing evens out', edit('checks', 'CK-wrist-extension', { drills: [] })],
+    [
+      'ids-resolve',
+      'a drill for a check that is nowhere',
+      edit('checks', 'CK-blocks-hug', { drills: ['DR-x'] }),
+    ],
     [
       'rungs-covered',
       'an empty rung',

@@ -105,6 +105,10 @@ export const CheckSchema = z.strictObject({
   names: z.enum(['region', 'exit']).optional(),
   /** Read from tries at these stages, by family; nobody types it. */
   shownOn: z.record(z.string(), z.array(z.string())).optional(),
+  /** The first drills for it, before those of its capability. */
+  drills: z.array(z.string()).default([]),
+  /** What to do where no drill trains it. */
+  noDrill: sentence.optional(),
   /** Faults that void a result, whatever it reads. */
   voids: z.array(z.string()).default([]),
   seconds: z.number().positive(),

@@ -139,10 +139,45 @@ describe('what is given to whom', () => {
   it('the first drills that the practice names come first, for every check that tells on a capability', () => {
     for (const { checks, drills } of practice.capabilities)
       for (const check of checks) {
-        const named = practice.capabilities.filter((c) => c.checks.includes(check)).flatMap((c) => c.drills)
+        const own = findById(practice.checks, check).drills
+        const named = [
+          ...own,
+          ...practice.capabilities.filter((c) => c.checks.includes(check)).flatMap((c) => c.drills),
+        ]
         const [first] = give([asked(check, null)], { minutes: 60 })
         expect([check, named.includes(first?.drillId ?? ''), drills.length > 0]).toEqual([check, true, true])
       }
+  })
+  it('a side that is behind gets a drill done side by side for every check that tells sides apart', () => {
+    const wanted = new Set(practice.stages.flatMap((s) => s.gates.map((g) => g.check)))
+    for (const { id } of practice.checks.filter(
+      (c) => c.side === 'each' && c.life === 'standing' && !c.noDrill,
+    ))
+      if (wanted.has(id)) {
+        const everything = withinOf(practice, new Set(practice.stages.map((s) => s.id)), NO_LIMITS, [])
+        const given = prescribe(
+          practice,
+          { missing: [asked(id, null)], sides: [{ checkId: id, weaker: 'left' }] },
+          { ...free, within: everything, minutes: 60 },
+        )
+        expect([id, given.filter((g) => g.covers.includes(id) && g.weaker === 'left').length > 0]).toEqual([
+          id,
+          true,
+        ])
+      }
+  })
+  it('a range that is short is opened by the whole dose, and a hold by what is measured', () => {
+    const short = (id: string, value: number, op: '>=' | '<=') =>
+      give([{ ...asked(id, value), gate: { ...gate, check: id, op, value: 10 } }], { minutes: 60 })[0]
+    const fold = short('CK-forward-fold', 30, '<=')
+    const drill = findById(practice.drills, fold?.drillId ?? '')
+    expect(fold?.dose).toEqual(fitDose(drill.dose, { breathS: 5, share: 1, mostSeconds: null }))
+    const hold = short('CK-hollow', 3, '>=')
+    const hollow = findById(practice.drills, hold?.drillId ?? '')
+    expect(hold?.dose).not.toEqual(fitDose(hollow.dose, { breathS: 5, share: 1, mostSeconds: null }))
+  })
+  it('neck turning has its own drill, head lying', () => {
+    expect(give([asked('CK-neck-rotation', 4)], { minutes: 60 })[0]?.drillId).toBe('DR-supine-head-turn')
   })
   it('a number that is reached and wants only its days gets no drill', () => {
     expect(give([asked('CK-dolphin-hold', 52, 'confirm')])).toEqual([])

@@ -48,6 +48,9 @@ export type Given = {
 
 const LEAST_SHARE = 0.4
 
+/** Kinds of checks that measure how far something goes. */
+const RANGES: ReadonlySet<string> = new Set(['length', 'angle'])
+
 /** So tiring for a joint that it had better rest when it worked hard lately (0–3). */
 const TIRES_FROM = 3
 
@@ -65,22 +68,33 @@ export function prescribe(
   const short = missing.filter((m) => m.state !== 'confirm' && m.state !== 'met')
   const results = new Map(short.map((m) => [m.gate.check, m]))
   const weaker = new Map(sides.map((s) => [s.checkId, s.weaker]))
-  const left = new Set([...results.keys(), ...weaker.keys(), ...faults])
   const taken: Prescribed[] = []
   let minutes = given.minutes
   const allowed = practice.drills.filter((d) => mayDo(d, given))
-  const worthOf = (drill: Drill): { covers: string[]; worth: number } => {
+  // A side that is behind is a need of its own where some drill is done side by side: no other evens it out.
+  const uneven = [...weaker.keys()].filter((need) =>
+    allowed.some((d) => isSided(d) && covers(practice, d, need)),
+  )
+  const evened = new Set([...weaker.keys()].filter((need) => !uneven.includes(need)))
+  const left = new Set([...results.keys(), ...evened, ...faults])
+  const behind = new Set(uneven)
+  const worthOf = (drill: Drill): { covers: string[]; evens: string[]; worth: number } => {
     const worths = [...left].map((need) => ({
       need,
       worth: trains(practice, drill, need, allowed) * shortOf(results.get(need)),
     }))
     const covered = worths.filter(({ worth }) => worth > 0)
+    const evens = isSided(drill) ? [...behind].filter((need) => covers(practice, drill, need)) : []
     return {
-      covers: covered.map(({ need }) => need),
-      worth: covered.reduce((sum, { worth }) => sum + worth, 0) - (isTooSoon(drill, given) ? 100 : 0),
+      covers: [...new Set([...covered.map(({ need }) => need), ...evens])],
+      evens,
+      worth:
+        covered.reduce((sum, { worth }) => sum + worth, 0) +
+        evens.reduce((sum, need) => sum + NAMED_WORTH * shortOf(results.get(need)), 0) -
+        (isTooSoon(drill, given) ? 100 : 0),
     }
   }
-  while (left.size > 0) {
+  while (left.size + behind.size > 0) {
     const best = allowed
       .filter((d) => d.minutes <= minutes && !taken.some((t) => t.drillId === d.id))
       .map((drill) => ({ drill, ...worthOf(drill) }))
@@ -89,9 +103,9 @@ export function prescribe(
     if (!best) break
     const { drill } = best
     for (const need of best.covers) left.delete(need)
+    for (const need of best.evens) behind.delete(need)
     minutes -= drill.minutes
-    const shares = best.covers.flatMap((need) => shareOf(results.get(need)) ?? [])
-    const sided = drill.dose.perSide || /altern|side/.test(drill.sides)
+    const shares = best.covers.flatMap((need) => shareOf(practice, results.get(need)) ?? [])
     const change = changeOn(drill, given.within)
     const fitted = fitDose(drill.dose, {
       breathS: given.breathS,
@@ -104,7 +118,7 @@ export function prescribe(
       dose: lessBy(fitted, change?.share ?? 1),
       change,
       covers: best.covers,
-      weaker: sided ? (best.covers.flatMap((need) => weaker.get(need) ?? [])[0] ?? null) : null,
+      weaker: isSided(drill) ? (best.covers.flatMap((need) => weaker.get(need) ?? [])[0] ?? null) : null,
       easier: drill.easier ?? null,
       harder: drill.harder ?? null,
     })
@@ -131,7 +145,8 @@ function trains(practice: Library, drill: Drill, need: string, allowed: readonly
 function namedFor(practice: Library, need: string): readonly string[] {
   const fault = practice.faults.find((f) => f.id === need)
   if (fault) return fault.drills
-  return practice.capabilities.filter((c) => c.checks.includes(need)).flatMap((c) => c.drills)
+  const own = practice.checks.find((c) => c.id === need)?.drills ?? []
+  return [...own, ...practice.capabilities.filter((c) => c.checks.includes(need)).flatMap((c) => c.drills)]
 }
 
 /** How much is missing: 1 where all of it is, or where it is not measured by how much. */
@@ -175,14 +190,23 @@ function inOrder(practice: Library, taken: readonly Prescribed[]): Prescribed[] 
   return ordered
 }
 
+/** Done side by side: one of them can be given more. */
+function isSided({ dose, sides }: Drill): boolean {
+  return dose.perSide || /altern|side/.test(sides)
+}
+
 function mayDo(drill: Drill, { within, props }: Given): boolean {
   return staysWithin(drill, within) && (props === undefined || drill.props.every((p) => props.has(p)))
 }
 
-/** The share of a dose that a measured level allows; nothing where it is not measured by how much. */
-function shareOf(result: GateResult | undefined): number | undefined {
+/**
+ * The share of a dose that a measured level allows; nothing where it is not measured by how much. A range that is short
+ * is opened by the whole dose: less of it moves nothing.
+ */
+function shareOf(practice: Library, result: GateResult | undefined): number | undefined {
   if (!result) return undefined
   const { gate, value } = result
+  if (value !== null && RANGES.has(findById(practice.checks, gate.check).kind)) return 1
   if (value === null || gate.op !== '>=' || !gate.value) return LEAST_SHARE
   return Math.max(LEAST_SHARE, Math.min(1, value / gate.value))
 }

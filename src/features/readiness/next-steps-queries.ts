@@ -71,6 +71,8 @@ export type NextSteps = {
   sides: string[]
   /** Drills that cover what is missing, as they are done by this person. */
   drills: DrillCard[]
+  /** What to do for results that no drill trains. */
+  undrilled: string[]
   /** What to do about faults seen lately, cause first. */
   faults: { name: string; text: string }[]
 }
@@ -133,6 +135,10 @@ export function nextSteps(
         loaded: jointsLoaded(practice, evidence, today),
       },
     ).map((d) => drillCard(practice, d, body, privacy.hidden)),
+    undrilled: decision.missing.flatMap(({ gate, state }) => {
+      const { name, noDrill } = findById(practice.checks, gate.check)
+      return state === 'met' || noDrill === undefined ? [] : [`${name}: ${noDrill}`]
+    }),
     faults: faultsLately.map((id) => ({
       name: faultName(practice, id),
       text: describeHelp(
