@@ -52,6 +52,16 @@ describe('a gate', () => {
     ['a close day since', [hold(40, 5), hold(25, 1)], 'near'],
   ])('≥ 30 s: %s', (_, observations, expected) => expect(state(gate(), observations)).toBe(expected))
 
+  it.each<[string, number[], GateState]>([
+    ['once', [0], 'confirm'],
+    ['twice', [0, 0], 'confirm'],
+    ['three classes running', [0, 0, 0], 'met'],
+    ['pain in the middle of three', [0, 1, 0], 'confirm'],
+  ])('half plough wants three classes without symptoms: %s', (_, pains, expected) => {
+    const gate = findById(practice.stages, 'SH-16').gates.find((g) => g.check === 'CK-symptoms-after')!
+    const asked = pains.map((pain, i) => saw('CK-symptoms-after', pain, 1 + 7 * (pains.length - 1 - i)))
+    expect(state(gate, asked)).toBe(expected)
+  })
   it('takes a result with an aid where the gate says so', () => {
     expect(state(gate({ aidedOk: true }), [hold(40, 1, { aided: true })])).toBe('met')
   })
