@@ -4,6 +4,8 @@ import { SHUT_LIMITS } from '@/core/screening/shut'
 import { together } from '@/core/screening/tonight'
 import { segmentName } from '@/core/words/length'
 import { tapeFor } from '@/core/words/tape'
+import { solveSetup } from '@/core/setups/catalogue'
+import { bodyOf, must } from '@/testing/bodies'
 import { ownData, ownDevice, seedWorld, value } from '@/testing/actions'
 import { CookieJar } from '@/testing/cookies'
 
@@ -46,6 +48,19 @@ describe('the bench', () => {
     expect(people.filter((p) => (personOf(p.name).next ?? []).length > 0).length).toBeGreaterThan(10)
     expect(personOf('Odile Marchetti-Voss', true).limits).toEqual([])
     expect(personOf('Odile Marchetti-Voss').limits?.length).toBeGreaterThan(0)
+  })
+  it('is left as the step that it shows is left, and opens as the step asks that led here', () => {
+    const ctx = here()
+    const facts = app.queries.benchData(ctx, undefined).setups
+    const exit = (id: string) => facts.find((f) => f.id === id)?.exit ?? ''
+    // Lying on a platform one rolls to the side; out of the stand on it one rolls down.
+    for (const id of ['SETUP-platform-wall', 'SETUP-platform-open']) expect(exit(id)).toMatch(/bone by bone/)
+    expect(app.queries.opensWith(ctx, 'SETUP-platform-open', 'SH-10')).toEqual({ halfWay: 1 })
+    expect(app.queries.opensWith(ctx, 'SETUP-platform-open', 'SH-14')).toEqual({})
+    expect(app.queries.opensWith(ctx, 'SETUP-platform-wall', 'SH-10')).toEqual({})
+    const trunk = (halfWay: number) =>
+      must(solveSetup('SETUP-platform-open', bodyOf(168), { halfWay })).target.angles.trunkLeanDeg
+    expect(Math.abs(trunk(1) - trunk(0))).toBeGreaterThan(25)
   })
   it('keeps a setup for somebody, once for two presses, and lets it go', async () => {
     const form = {

@@ -67,6 +67,8 @@ export type Supports = {
   readonly groups: readonly [PatchGroup] | readonly [PatchGroup, PatchGroup]
   readonly wall?: WallSupport | undefined
   readonly given?: GivenForce | undefined
+  /** How the second group presses along the floor, which the first takes up; as far as both grip unless said. */
+  readonly pressed?: LoadRange | undefined
   /** Which patch, counted from the first, takes the floor's horizontal force; the first one unless said. */
   readonly anchor?: number
 }

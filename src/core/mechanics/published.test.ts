@@ -25,6 +25,22 @@ describe('beside published figures, within five points (recalled, not looked up;
     for (const stature of [150, 168, 190])
       for (let h = 10; h <= 110; h += 10) expect(carried(h + 10, stature)).toBeLessThan(carried(h, stature))
   })
+  it('hands hardly raised carry what they do on the floor, and no height bends the curve at once', () => {
+    for (const stature of [140, 155, 170, 185, 200]) {
+      const at = (handHeightCm: number) =>
+        contactOf(must(solvePosition('incline-plank', bodyOf(stature), { handHeightCm })), 'hands')!.share
+      expect(at(0).value - at(0.5).value).toBeLessThan(0.005)
+      for (let h = 0; h < 40; h += 0.5) expect(at(h).value - at(h + 0.5).value).toBeLessThan(0.02)
+      // Pressing down or all along the arms: statics leave both.
+      for (const h of [20, 30, 45, 61]) expect(at(h).max - at(h).min).toBeGreaterThan(0.06)
+    }
+  })
+  it('before both feet hop about half of the weight is on the hands', () => {
+    for (const stature of [145, 155, 168, 185, 195]) {
+      const { min, value, max } = armLoad(solve('handstand-hop-start', stature))
+      expect([value > 0.4, value < 0.65, min < value, max > value]).toEqual([true, true, true, true])
+    }
+  })
   it('crown in a headstand: 40–48 % at peak (Hector & Jensen 2015)', () => {
     for (const stature of STATURES) {
       const crown = contactOf(solve('headstand-straight', stature), 'crown')?.share.value ?? 0

@@ -1,5 +1,5 @@
 import type { Point } from './point'
-import { type ContactPart, type Contact, type Patch, type Supports, type PatchGroup } from './contacts'
+import type { Contact, ContactPart, LoadRange, Patch, PatchGroup, Supports } from './contacts'
 
 /** Slack for "the plumb line lies on the edge": rounding must not tip a body over. cm and shares. */
 const EDGE = 1e-9
@@ -14,9 +14,29 @@ export type Carried = { readonly contacts: readonly Contact[]; readonly balanced
  * @param centre centre of mass, cm
  */
 export function carry(centre: Point, supports: Supports): Carried {
-  const nominal = workingFigure(centre, supports)
-  const ranged = withRanges(centre, supports, nominal.contacts, nominal.balanced)
-  return { contacts: gripped(supports, ranged), balanced: nominal.balanced }
+  const nominal = workingFigure(centre, supports, supports.pressed?.value ?? 0)
+  // Ranges begin from hands that press straight down: how they press along the floor is added to every corner.
+  const down = supports.pressed ? workingFigure(centre, supports, 0) : nominal
+  const ranged = gripped(supports, withRanges(centre, supports, down.contacts, nominal.balanced))
+  return {
+    contacts: ranged.map((contact, i) => {
+      const { share, horizontalShare } = nominal.contacts[i] ?? {
+        share: contact.share.value,
+        horizontalShare: contact.horizontalShare.value,
+      }
+      return {
+        ...contact,
+        share: withValue(contact.share, share),
+        horizontalShare: withValue(contact.horizontalShare, horizontalShare),
+      }
+    }),
+    balanced: nominal.balanced,
+  }
+}
+
+/** A range about its working figure. */
+function withValue({ min, max }: LoadRange, value: number): LoadRange {
+  return { value, min: Math.min(min, value), max: Math.max(max, value) }
 }
 
 type Working = { part: ContactPart; atCm: Point; share: number; horizontalShare: number }
@@ -24,6 +44,7 @@ type Working = { part: ContactPart; atCm: Point; share: number; horizontalShare:
 function workingFigure(
   centre: Point,
   { groups, wall, given, anchor = 0 }: Supports,
+  pressed: number,
 ): { contacts: Working[]; balanced: boolean } {
   const [first, second] = groups
   const anchorY = first.patches[0].heightCm ?? 0
@@ -49,7 +70,8 @@ function workingFigure(
   }
   if (second) {
     const [a, b] = [restingAt(first), restingAt(second)]
-    const secondLoad = (moment - a * load) / (b - a)
+    const higher = (second.patches[0].heightCm ?? 0) - anchorY
+    const secondLoad = (moment + pressed * higher - a * load) / (b - a)
     const held = Math.min(load, Math.max(0, secondLoad))
     balanced = Math.abs(held - secondLoad) < EDGE
     put(first, load - held, a)
@@ -57,7 +79,9 @@ function workingFigure(
   } else put(first, load, moment / load)
   const horizontal = push - (given?.horizontalShare ?? 0)
   const anchored = contacts[anchor]
-  if (anchored) anchored.horizontalShare = horizontal
+  if (anchored) anchored.horizontalShare = horizontal - pressed
+  const presses = second && contacts.at(-second.patches.length)
+  if (presses) presses.horizontalShare = pressed
   if (wall) contacts.push({ part: wall.part, atCm: wall.at, share: lift, horizontalShare: -push })
   if (given)
     contacts.push({
@@ -100,30 +124,39 @@ const FLOOR_GRIP = 0.5
  * Hands and feet on one floor may draw together or push apart, and statics do not say which: the horizontal force of each
  * lies anywhere within the grip of the lighter one, and where one stands higher their shares move with it.
  */
-function gripped({ groups: [first, second], wall, given }: Supports, contacts: Contact[]): Contact[] {
+function gripped({ groups: [first, second], wall, given, pressed }: Supports, contacts: Contact[]): Contact[] {
   if (!second || wall || given) return contacts
   const ends = [first.patches.length, second.patches.length]
   const sides = [contacts.slice(0, ends[0]), contacts.slice(ends[0])]
   const carried = sides.map((side) => side.reduce((sum, { share }) => sum + share.value, 0))
   const grip = FLOOR_GRIP * Math.min(...carried)
+  const { min: least, max: most } = pressed ?? { min: -grip, max: grip }
   const [low, high] = [placeOf(sides[0]), placeOf(sides[1])]
-  const shift = (grip * Math.abs(high.y - low.y)) / Math.abs(high.x - low.x)
+  const slope = (high.y - low.y) / (high.x - low.x)
+  // What the second takes on by pressing so, the first is relieved of.
+  const takes = [least * slope, most * slope].toSorted((a, b) => a - b)
+  const spread = [
+    { share: takes.map((t) => -t).toReversed(), across: [-most, -least] },
+    { share: takes, across: [least, most] },
+  ]
   return sides.flatMap((side, i) =>
     side.map((contact) => {
       // Of a pair that carries together each takes its part of the grip.
       const part = carried[i] ? contact.share.value / carried[i] : 0
       const { share, horizontalShare: across } = contact
+      const [less = 0, more = 0] = spread[i]?.share ?? []
+      const [back = 0, forth = 0] = spread[i]?.across ?? []
       return {
         ...contact,
         share: {
           value: share.value,
-          min: Math.max(0, share.min - shift * part),
-          max: share.max + shift * part,
+          min: Math.max(0, share.min + less * part),
+          max: share.max + more * part,
         },
         horizontalShare: {
           value: across.value,
-          min: across.min - grip * part,
-          max: across.max + grip * part,
+          min: across.min + back * part,
+          max: across.max + forth * part,
         },
       }
     }),

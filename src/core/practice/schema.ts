@@ -65,6 +65,8 @@ export const StageSchema = z.strictObject({
   rung: z.enum(RUNGS),
   after: AfterSchema.default({ all: [], some: [] }),
   setups: z.array(z.string()).min(1),
+  /** How its first setup opens for it, where that is not the usual way: options of the setup. */
+  setupWith: z.record(z.string(), z.number()).optional(),
   do: sentence,
   lookFor: sentence,
   cue: sentence,

@@ -102,7 +102,7 @@ export const tuckHop = defineSetup({
   id: 'SETUP-wall-tuck-hop',
   options: [option.gap(5, 40, 22, 15, 30, { below: 'FT-hips-short', above: 'FT-hips-short' })],
   poses: ({ o }) => ({
-    start: ['handstand-tuck'],
+    start: ['handstand-hop-start'],
     target: ['handstand-heels-on-wall', { fingertipGapCm: read(o, 'fingertipGapCm') }],
   }),
   place: (given) => {

@@ -168,7 +168,7 @@ const straddle = defineSetup({
   id: 'SETUP-wall-straddle-hop',
   options: [option.gap(5, 40, 22, 15, 30, { below: 'FT-hips-short', above: 'FT-hips-short' })],
   poses: ({ o }) => ({
-    start: ['handstand-straddle'],
+    start: ['handstand-hop-start', { kneeBendDeg: 5 }],
     target: ['handstand-heels-on-wall', { fingertipGapCm: read(o, 'fingertipGapCm') }],
   }),
   place: (given) => {

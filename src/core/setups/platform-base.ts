@@ -126,7 +126,7 @@ export function platform({ id, layers = 'any', options = [], poses, edge }: Plat
           step('top-mat-stops-short'),
           step('shoulders-thumb-inside', { thumbCm: lengths.thumb.valueCm }),
           step('strap-above-elbows-wide', { strapCm: body.length.shoulderBreadth.valueCm }),
-          step('hips-over-ramp'),
+          step(layers === 'household' ? 'hips-over-cushion' : 'hips-over-ramp'),
           step('speak-a-sentence'),
         ],
         warnings: neckWarning(capped, stack.heightCm),

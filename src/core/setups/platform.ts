@@ -185,9 +185,13 @@ const CLEAR_BEYOND_CM = 200
 
 export const open = platform({
   id: 'SETUP-platform-open',
+  options: [option.choice('halfWay', 'How far up', ['whole-stand', 'half-stand'])],
   poses: ({ o }, platformHeightCm) => ({
     start: ['plough-floor', { platformHeightCm }],
-    target: ['platform-shoulder-stand', { platformHeightCm, trunkDeg: read(o, 'trunkDeg') }],
+    target:
+      read(o, 'halfWay') === 1
+        ? ['half-shoulder-stand', { platformHeightCm }]
+        : ['platform-shoulder-stand', { platformHeightCm, trunkDeg: read(o, 'trunkDeg') }],
   }),
   edge: ({ body }) => ({
     placements: [

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { DIRECT_RATIO, LENGTH_RATIO } from '../body/anthropometry'
 import { estimateBody, type Body } from '../body/estimate'
 import { anyBody, bodyOf, must, placedCm } from '@/testing/bodies'
+import { findById } from '../practice/find'
 import { shippedPractice } from '../practice/library'
 import { USUAL_BLOCK } from '../props/blocks'
 import { USUAL_STOCK, type Stock } from '../props/stock'
@@ -38,6 +39,32 @@ describe('all setups', () => {
         expect(steps.length).toBeGreaterThan(1)
         expect(props.every((p) => p.count > 0)).toBe(true)
       }
+  })
+  it('ask for nothing in a step that is not on their list to fetch', () => {
+    const told: [RegExp, readonly string[]][] = [
+      [/\bblankets?\b/i, ['blanket']],
+      [/\bmats?\b/i, ['mat']],
+      [/\bbolster/i, ['bolster', 'block']],
+      [/\bblocks?\b/i, ['block']],
+      [/\bstrap|\bbelt\b/i, ['strap', 'scarf']],
+      [/\bchairs?\b/i, ['chair']],
+      [/\bslabs?\b/i, ['slab']],
+      [/\bcushions?\b|\bpillows?\b/i, ['cushion']],
+      [/\bbench\b/i, ['bench']],
+    ]
+    for (const { id } of SETUPS) {
+      const { steps, props } = must(solveSetup(id, bodyOf(168)))
+      const fetched = new Set<string>([
+        ...props.map((p) => p.kind),
+        ...findById(shippedPractice().setups, id).bill.map((line) => line.prop),
+      ])
+      const lines = steps.map((s) => describeStep(s, METRIC))
+      for (const [word, kinds] of told)
+        expect([id, lines.filter((line) => word.test(line) && !kinds.some((k) => fetched.has(k)))]).toEqual([
+          id,
+          [],
+        ])
+    }
   })
   it('keep every number inside its own tolerance and tell its error', () => {
     fc.assert(

@@ -9,6 +9,8 @@ const CHOICES: Readonly<Record<string, string>> = {
   M4: 'Standing at arm’s length, hands at the feet',
   seat: 'The seat',
   'back-rest': 'The back-rest',
+  'whole-stand': 'Hips over the shoulders',
+  'half-stand': 'Half way: trunk slanted, hips in the hands',
   'firm-blankets': 'Firm blankets',
   'soft-pillows': 'Soft pillows: they count half',
   looped: 'Closed in a loop',

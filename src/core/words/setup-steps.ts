@@ -75,6 +75,7 @@ export const STEPS: Readonly<Record<string, string>> = {
   'heels-on-block': 'Raise the heels by {heelCm}.',
   'heels-rest-on-wall': 'Legs long, heels resting on the wall.',
   'hips-behind-chest-sinks': 'Hips stay behind, chest sinks between the arms.',
+  'hips-over-cushion': 'A firm cushion behind the hips as a ramp; roll up over it slowly.',
   'hips-over-ramp': 'Bolster behind the hips as a ramp; roll up over it slowly.',
   'hold-rear-legs-slide':
     'Hold the rear legs of the chair and slide down until the shoulders meet the support.',

@@ -14,9 +14,10 @@ export function handNumbers(
   body: Body,
   setupId: string,
   ways: InForce,
+  opens: Readonly<Record<string, number>> = {},
 ): { label: string; value: string }[] {
   const begun = beginWith(beginnings(practice, ways)[setupId], body)
-  const solved = solveSetup(setupId, body, begun, studio.stock)
+  const solved = solveSetup(setupId, body, { ...begun, ...opens }, studio.stock)
   if (!solved.ok) return []
   return solved.value.placements
     .filter(isOwnNumber)

@@ -172,7 +172,7 @@ function taughtStep(
     say: cueFor(practice, ways, stage),
     dose: describeDose(doseOf({ breathS: student.breathS, mostAttempts: null }, stage, change)),
     out: waysOut(practice, stage, judge.tonight(student.id)).map((e) => `${e.name}: ${e.do}`),
-    numbers: own && setupId ? handNumbers(ctx, own, setupId, ways) : [],
+    numbers: own && setupId ? handNumbers(ctx, own, setupId, ways, stage.setupWith) : [],
     setupId,
     setup: setupId ? findById(practice.setups, setupId).name : '',
     meters: weighed ? metersOf(ctx, decision) : [],

@@ -7,12 +7,13 @@ import { formatDay } from '@/core/day'
 import { findById } from '@/core/practice/find'
 import type { Library } from '@/core/practice/library'
 import type { Stock } from '@/core/props/stock'
-import { SETUPS } from '@/core/setups/catalogue'
+import { SETUPS, solveSetup } from '@/core/setups/catalogue'
 import { calibrate, type Weighing } from '@/core/weighing/calibrate'
 import { readApproaches } from '@/db/approaches'
 import { nextClass } from '@/db/classes'
 import { allWeighings, savedSetupsOf, weighingsOf } from '@/db/setups'
 import { findStudent, listStudents } from '@/db/students'
+import { anyBody } from '../body'
 import type { Context } from '../context'
 import { judgeOf } from '../desk/judge'
 import { closedTonight, setupTonight, UNLIMITED, type SetupLimit } from '../desk/limit-words'
@@ -119,6 +120,16 @@ export function benchDetails(ctx: Context, id: string): BenchDetails | null {
   }
 }
 
+/** How a setup opens for a step that it is built for; its usual way for any other. */
+export function opensWith(
+  { practice }: Pick<Context, 'practice'>,
+  setupId: string,
+  stepId: string | undefined,
+): Readonly<Record<string, number>> {
+  const stage = practice.stages.find((s) => s.id === stepId)
+  return stage?.setups[0] === setupId ? (stage.setupWith ?? {}) : {}
+}
+
 /** A body with what was weighed of it; readings that fit no body are left aside. */
 function calibrated(input: BodyInput, weighings: readonly Weighing[]): BodyInput {
   if (weighings.length === 0 || !estimateBody(input).ok) return input
@@ -126,13 +137,30 @@ function calibrated(input: BodyInput, weighings: readonly Weighing[]): BodyInput
   return found.ok ? { ...input, massToLegs: found.value.massToLegs } : input
 }
 
+/** What is drawn of a step. */
+const shownAs = (practice: Library, stageId: string): string | null =>
+  practice.pictures.find((p) => p.of === stageId)?.shape ?? null
+
+/** What is solved of a setup in its usual way: its way out is that of the step which looks like it. */
+function shapeOf(setupId: string): string {
+  const known = shapes.get(setupId)
+  if (known !== undefined) return known
+  const solved = solveSetup(setupId, anyBody())
+  const shape = solved.ok ? solved.value.target.id : ''
+  shapes.set(setupId, shape)
+  return shape
+}
+
+/** Any body's shape of a setup never changes. */
+const shapes = new Map<string, string>()
+
 /** Four faults that a stage’s setup is most likely to show. */
 const FAULTS_SHOWN = 4
 
 function factsOf(practice: Library, id: string): SetupFacts {
   const entry = findById(practice.setups, id)
   const stages = practice.stages.filter((s) => s.setups.includes(id))
-  const [main] = stages
+  const main = stages.find((s) => shownAs(practice, s.id) === shapeOf(id)) ?? stages[0]
   const faults = [...new Set([...entry.prevents, ...stages.flatMap((s) => s.faults)])].slice(0, FAULTS_SHOWN)
   return {
     id,

@@ -68,13 +68,12 @@ export function balance(
   name: string,
   kind: ArmKind,
   shape: Shape,
-  stacked = false,
 ): PositionSpec {
   return {
     id,
     name,
     parameters: [
-      stacked ? LEAN : tuned(LEAN, { usual: perBody(balancingLean(kind, shape)) }),
+      tuned(LEAN, { usual: perBody(balancingLean(kind, shape)) }),
       SHOULDERS,
       WAIST,
       GAZE,

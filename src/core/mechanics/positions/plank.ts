@@ -6,7 +6,7 @@ import { add, direction, type Point } from '../point'
 import { armLength, ELBOW_HEIGHT, legLength, restingForearms, skeletonOf, trunkBetween } from '../pose'
 import { assemble, type Position, type PositionRefusal, type PositionSpec } from '../position'
 import { centreOfMass, footInAir, footOnBall, type Leg, type Skeleton } from '../skeleton'
-import { on, type Patch, type Supports } from '../contacts'
+import { on, type LoadRange, type Patch } from '../contacts'
 import { forearmBase, forearmPatch, handBase, handPatch, pointPatch } from '../surfaces'
 
 /** Heels over the balls of the feet. */
@@ -91,10 +91,10 @@ function solvePlank(kind: Kind, body: Body, parameters: Parameters): Result<Posi
         fromCm: line.supportX,
         toCm: (kind.arms === 'hands' ? handBase(body) : forearmBase(body)).toCm,
       },
-      supports:
-        handHeight > 0
-          ? pushedAlong(body, skeleton, line.supportX, patch)
-          : { groups: [on(pointPatch(kind.from, line.supportX)), on(patch)] },
+      supports: {
+        groups: [on(pointPatch(kind.from, line.supportX)), on(patch)],
+        pressed: handHeight > 0 ? pressedAlong(body, skeleton, line.supportX, patch) : undefined,
+      },
     }),
   )
 }
@@ -107,7 +107,16 @@ function behindRaisedHands(body: Body, handHeight: number): number {
   const [arm, line] = [armLength(body), body.length.trunk.valueCm + legLength(body)]
   const ankle = footOnBall(body, { x: 0, y: 0 }, PLANK_HEEL_LIFT_DEG).ankle.y
   const rise = Math.asin(Math.min(1, (handHeight - ankle) / Math.hypot(arm, line)))
-  return arm * Math.sin(Math.max(0, Math.atan2(arm, line) + rise))
+  return settledIn(handHeight) * arm * Math.sin(Math.max(0, Math.atan2(arm, line) + rise))
+}
+
+/** From this height on somebody pushes square to the body, cm; on the floor the arms are upright. */
+const SQUARE_FROM_CM = 15
+
+/** How far a push from raised hands is one from a height: half a centimetre changes nothing at once. 0 to 1, smooth. */
+function settledIn(handHeight: number): number {
+  const t = Math.min(1, Math.max(0, handHeight / SQUARE_FROM_CM))
+  return t * t * (3 - 2 * t)
 }
 
 /** How much of a push along the arms the working figure takes; without any the hands push straight up. */
@@ -116,22 +125,15 @@ const PUSH_ALONG = 0.5
 /**
  * Raised hands press along the arms as far as the feet grip: half of it is taken, midway between hands that only push up
  * and arms that push along themselves. Both hold the body at rest, so whatever lies between does too.
+ * @returns the horizontal part, as shares of body weight
  */
-function pushedAlong(body: Body, skeleton: Skeleton, feetX: number, hand: Patch): Supports {
+function pressedAlong(body: Body, skeleton: Skeleton, feetX: number, hand: Patch): LoadRange {
   const at = { x: hand.nominalCm, y: hand.heightCm ?? 0 }
   const reach = centreOfMass(body, skeleton).x - feetX
   const arm = direction(at, skeleton.shoulder)
-  const straight = reach / (at.x - feetX)
   const along = reach / (arm.y * (at.x - feetX) - arm.x * at.y)
-  return {
-    groups: [on(pointPatch('toes', feetX))],
-    given: {
-      part: 'hands',
-      at,
-      share: (1 - PUSH_ALONG) * straight + PUSH_ALONG * along * arm.y,
-      horizontalShare: PUSH_ALONG * along * arm.x,
-    },
-  }
+  const all = along * arm.x
+  return { value: PUSH_ALONG * all, min: Math.min(0, all), max: Math.max(0, all) }
 }
 
 /** Hands flat at the origin, the elbow pointing back towards the feet. */

@@ -58,7 +58,7 @@ export function StepOpened({ step, studentId, decision, outcome, tonight }: Prop
               ))}
             </dl>
           )}
-          <TextLink href={`/setups?student=${studentId}&setup=${step.setupId}`}>
+          <TextLink href={`/setups?student=${studentId}&setup=${step.setupId}&step=${step.id}`}>
             {step.setup}: measure it
           </TextLink>
         </div>

@@ -36,6 +36,8 @@ export type AskRenderer = (
 type Props = BenchData & {
   initialStudent: string | null
   initialSetup: string
+  /** How it opens, where a step asks for its own way. */
+  initialOptions?: Options
   /** Asks whether a hand that disagrees with the way of working means it for always. */
   renderAsk?: AskRenderer
 }
@@ -76,6 +78,7 @@ export function SetupBench({
   begins,
   initialStudent,
   initialSetup,
+  initialOptions,
   first,
   renderAsk,
 }: Props) {
@@ -83,7 +86,7 @@ export function SetupBench({
   const [panel, setPanel] = useState('bench')
   const { personId, person, pick: setPersonId, refresh } = usePerson(people, initialStudent, first)
   const [setupId, setSetupId] = useState(initialSetup)
-  const { moved, stopped, move, put, standsRef } = useMoves(stock)
+  const { moved, stopped, move, put, standsRef } = useMoves(stock, initialOptions)
   const { asked, ask, done } = useAsk(approaches, moved, setupId)
   const [stature, setStature] = useState('')
   const svgRef = useRef<SVGSVGElement>(null)

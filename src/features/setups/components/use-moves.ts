@@ -16,9 +16,9 @@ export type Stopped = { readonly key: string; readonly text: string }
  * What was moved on the bench. A handle stops where the body, the wall or the cupboard ends and says why there: the drawing
  * stays what it was.
  */
-export function useMoves(stock: Stock) {
+export function useMoves(stock: Stock, initial: Options = {}) {
   const wording = useWording()
-  const [moved, setMoved] = useState<Options>({})
+  const [moved, setMoved] = useState<Options>(initial)
   const [stopped, setStopped] = useState<Stopped | null>(null)
   // What stands when a finger moves; a handler that changed with every frame would draw every slider anew.
   const standsRef = useRef<Shown | null>(null)
