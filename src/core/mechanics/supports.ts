@@ -48,10 +48,7 @@ function workingFigure(
 ): { contacts: Working[]; balanced: boolean } {
   const [first, second] = groups
   const anchorY = first.patches[0].heightCm ?? 0
-  // What the patches have left to carry, and its moment about the origin.
-  let load = 1 - (given?.share ?? 0)
-  let moment =
-    centre.x - (given ? given.at.x * given.share - (given.at.y - anchorY) * given.horizontalShare : 0)
+  let { load, moment } = leftToCarry(centre, given, anchorY)
   let push = wall?.push ?? 0
   if (wall && !second) {
     const p = restingAt(first)
@@ -77,20 +74,32 @@ function workingFigure(
     put(first, load - held, a)
     put(second, held, b)
   } else put(first, load, moment / load)
-  const horizontal = push - (given?.horizontalShare ?? 0)
   const anchored = contacts[anchor]
-  if (anchored) anchored.horizontalShare = horizontal - pressed
-  const presses = second && contacts.at(-second.patches.length)
+  if (anchored) anchored.horizontalShare = push - (given?.horizontalShare ?? 0) - pressed
+  // Whatever presses is the second group's first patch; where there is none nothing does.
+  const presses = contacts[first.patches.length]
   if (presses) presses.horizontalShare = pressed
-  if (wall) contacts.push({ part: wall.part, atCm: wall.at, share: lift, horizontalShare: -push })
-  if (given)
-    contacts.push({
-      part: given.part,
-      atCm: given.at,
-      share: given.share,
-      horizontalShare: given.horizontalShare,
-    })
+  contacts.push(...besidePatches({ wall, given }, lift, push))
   return { contacts, balanced }
+}
+
+/** What the patches have left to carry, and its moment about the origin. */
+function leftToCarry(
+  centre: Point,
+  given: Supports['given'],
+  anchorY: number,
+): { load: number; moment: number } {
+  if (!given) return { load: 1, moment: centre.x }
+  const { at, share, horizontalShare } = given
+  return { load: 1 - share, moment: centre.x - (at.x * share - (at.y - anchorY) * horizontalShare) }
+}
+
+/** The wall's force and what is given, after the patches. */
+function besidePatches({ wall, given }: Omit<Supports, 'groups'>, lift: number, push: number): Working[] {
+  const atWall = wall ? [{ part: wall.part, atCm: wall.at, share: lift, horizontalShare: -push }] : []
+  if (!given) return atWall
+  const { part, at, share, horizontalShare } = given
+  return [...atWall, { part, atCm: at, share, horizontalShare }]
 }
 
 /** Where a group's load is taken to come down when it does not stand alone. */
@@ -124,13 +133,16 @@ const FLOOR_GRIP = 0.5
  * Hands and feet on one floor may draw together or push apart, and statics do not say which: the horizontal force of each
  * lies anywhere within the grip of the lighter one, and where one stands higher their shares move with it.
  */
-function gripped({ groups: [first, second], wall, given, pressed }: Supports, contacts: Contact[]): Contact[] {
+function gripped(
+  { groups: [first, second], wall, given, pressed }: Supports,
+  contacts: Contact[],
+): Contact[] {
   if (!second || wall || given) return contacts
   const ends = [first.patches.length, second.patches.length]
   const sides = [contacts.slice(0, ends[0]), contacts.slice(ends[0])]
   const carried = sides.map((side) => side.reduce((sum, { share }) => sum + share.value, 0))
   const grip = FLOOR_GRIP * Math.min(...carried)
-  const { min: least, max: most } = pressed ?? { min: -grip, max: grip }
+  const [least, most]: readonly [number, number] = pressed ? [pressed.min, pressed.max] : [-grip, grip]
   const [low, high] = [placeOf(sides[0]), placeOf(sides[1])]
   const slope = (high.y - low.y) / (high.x - low.x)
   // What the second takes on by pressing so, the first is relieved of.
@@ -226,9 +238,7 @@ function widen(
   const patches = groups.flatMap((group): readonly Patch[] => group.patches)
   const floor = patches.flatMap((patch, i) => raysOf(patch, accounts[i]))
   const [atAnchor, atWall, atGiven] = [accounts[anchor], accounts[patches.length], accounts.at(-1)]
-  const load = 1 - (given?.share ?? 0)
-  const moment =
-    centre.x - (given ? given.at.x * given.share - (given.at.y - anchorY) * given.horizontalShare : 0)
+  const { load, moment } = leftToCarry(centre, given, anchorY)
 
   const corner = (r: Ray, a: number, s: Ray, b: number, push: number, rubbed: number): void => {
     for (const account of accounts) {
