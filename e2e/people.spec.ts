@@ -130,11 +130,24 @@ test('an incident is written, sealed and printed', async ({ page }) => {
   await page.getByRole('textbox', { name: 'What happened' }).fill('Came down on the crown: kestrelword.')
   await page.getByRole('textbox', { name: 'What was done' }).fill('Kept still, help called.')
   await page.getByRole('checkbox', { name: 'Emergency services' }).check()
+  // Pressed away by mistake: what is half written is found again in this tab.
+  await page.reload()
+  await expect(page.getByText('Half written, found again')).toBeVisible()
+  await expect(page.getByRole('textbox', { name: 'What was done' })).toHaveValue('Kept still, help called.')
+  await expect(
+    page.getByText(/^Still to be told: the person to ring, the studio and the insurer/),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'Keep the report' }).click()
   await expect(page.getByRole('heading', { name: 'The report is kept' })).toBeVisible()
   await expect(page.getByText('kestrelword')).toHaveCount(0)
   await page.getByRole('button', { name: 'Open the health notes' }).click()
   await expect(page.getByText('Came down on the crown: kestrelword.')).toBeVisible()
+  const since = page.getByRole('group', { name: /^Still to be told/ })
+  await since.getByRole('checkbox', { name: 'The studio' }).check()
+  await page.getByRole('button', { name: 'They know now' }).click()
+  await expect(
+    page.getByRole('group', { name: /^Still to be told: the person to ring and the insurer/ }),
+  ).toBeVisible()
   await whole(page, 'kestrelword')
   for (const file of readdirSync(app.data).filter((f) => f.includes('sqlite')))
     expect(readFileSync(path.join(app.data, file)).includes('kestrelword')).toBe(false)

@@ -1,10 +1,10 @@
 import { desc, eq } from 'drizzle-orm'
 import type { Day } from '@/core/day'
 import type { Reported } from '@/core/incident/consequence'
-import type { Incident } from '@/core/incident/incident'
+import type { Incident, Told } from '@/core/incident/incident'
 import { seal, unseal, type HealthKey } from './health-codec'
 import { incident } from './schema'
-import { addOnce, rowOf, rowsOf } from './rows'
+import { addOnce, changeRows, rowOf, rowsOf } from './rows'
 import type { Scope } from './scope'
 
 export type IncidentRecord = {
@@ -25,6 +25,14 @@ export function addIncident(
   { report, ...row }: Omit<IncidentRecord, 'report'> & { readonly report: Incident },
 ): void {
   addOnce(scope, incident, { ...row, sealed: seal(key, row.id, report) })
+}
+
+/** Adds who was told since: a report’s words stay as they were written. False where it does not open. */
+export function tellSince(scope: Scope, key: HealthKey, id: string, told: readonly Told[]): boolean {
+  const found = findIncident(scope, key, id)
+  if (!found?.report) return false
+  const report = { ...found.report, told: [...new Set([...found.report.told, ...told])] }
+  return changeRows(scope, incident, eq(incident.id, id), { sealed: seal(key, id, report) }) > 0
 }
 
 /** Reports, newest first. */

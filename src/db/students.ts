@@ -1,6 +1,7 @@
 import { asc, eq, inArray, isNull, type SQL } from 'drizzle-orm'
 import { SEGMENT_NAMES, type SegmentName } from '@/core/body/anthropometry'
 import type { Day } from '@/core/day'
+import type { Age, AgeBand } from '@/core/screening/minor'
 import { student, studentMeasure } from './schema'
 import { addOnce, addRow, changeRows, dropRows, rowsOf } from './rows'
 import { mine, type Scope } from './scope'
@@ -12,6 +13,10 @@ export type StudentRecord = {
   readonly breathS: number
   /** Whom to ring; empty where nobody was named. */
   readonly contact: string
+  readonly ageBand: AgeBand | null
+  /** Who agrees for somebody under 18; empty where nobody is named. */
+  readonly guardian: string
+  readonly guardianDay: Day | null
   readonly archivedDay: Day | null
   readonly createdDay: Day
   readonly measured: Partial<Record<SegmentName, number>>
@@ -33,6 +38,16 @@ export function studentsByIds(scope: Scope, ids: readonly string[]): StudentReco
 /** One person, archived or not. */
 export function findStudent(scope: Scope, id: string): StudentRecord | null {
   return studentsWhere(scope, eq(student.id, id))[0] ?? null
+}
+
+/** How old somebody is, as far as it limits them; nobody where the person is gone. */
+export function ageOf(scope: Scope, id: string): Age {
+  const [found] = scope.db
+    .select({ ageBand: student.ageBand, guardianDay: student.guardianDay })
+    .from(student)
+    .where(mine(scope, student, eq(student.id, id)))
+    .all()
+  return found ?? { ageBand: null, guardianDay: null }
 }
 
 /** Names alone, for lists to pick from: the lightest read of everybody still coming. */
@@ -87,13 +102,15 @@ export function saveProfile(
     statureCm: number | null
     breathS: number
     contact?: string
+    ageBand?: AgeBand | null
+    guardian?: string
+    guardianDay?: Day | null
     measured: Partial<Record<SegmentName, number>>
   },
   day: Day,
 ): boolean {
-  const { name, statureCm, breathS, contact, measured } = profile
-  if (changeRows(scope, student, eq(student.id, id), { name, statureCm, breathS, contact }) === 0)
-    return false
+  const { measured, ...fields } = profile
+  if (changeRows(scope, student, eq(student.id, id), fields) === 0) return false
   // A length that stands as it stood was taken when it was taken, whatever else is saved today.
   const before = new Map(
     rowsOf(scope, studentMeasure, eq(studentMeasure.studentId, id)).map((row) => [row.segment, row]),

@@ -1,3 +1,4 @@
+import { judgeLoad } from '@/core/screening/caps'
 import { ownData, ownDevice, refusedAt, value } from '@/testing/actions'
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
@@ -136,11 +137,43 @@ describe('one person', () => {
     [{ measured: { hand: 'long' } }, 'measured.hand'],
     [{ measured: { hand: '60' } }, 'measured.hand'],
     [{ stature: '', measured: { hand: '18' } }, 'stature'],
+    [{ ageBand: 'under-18', guardianDay: '2999-01-01' }, 'guardianDay'],
     [{ id: 'nonsense' }, 'id'],
   ])('refuses %p beside its field and stores nothing', async (part, at) => {
     const before = byName('Ines Calder')
     expect(refusedAt(await app.students.saveStudent(profile(part)))).toEqual([at])
     expect(byName('Ines Calder')).toEqual(before)
+  })
+  it('under 18 keeps from head, nape and hands until a guardian has agreed, and forgets the guardian of the grown', async () => {
+    const { judgeOf } = await import('./desk/judge')
+    const { id } = byName('Ines Calder')
+    const judged = () => {
+      const judge = judgeOf(here())
+      return [judgeLoad({ HB: 2 }, judge.limits(id)).verdict, judge.touch(id)]
+    }
+    const before = judged()
+    value(
+      await app.students.saveStudent(
+        profile({ ageBand: 'under-18', guardian: 'Per Calder', guardianDay: '' }),
+      ),
+    )
+    expect(judged()).toEqual(['barred', 'no'])
+    value(
+      await app.students.saveStudent(
+        profile({ ageBand: 'under-18', guardian: 'Per Calder', guardianDay: here().clock.today }),
+      ),
+    )
+    expect(judged()).toEqual([before[0] === 'barred' ? 'barred' : 'changed', before[1]])
+    // A height typed down the list changes nothing of it.
+    value(await app.students.saveHeight({ id, stature: '168' }))
+    expect(byName('Ines Calder')).toMatchObject({ ageBand: 'under-18', guardian: 'Per Calder' })
+    value(
+      await app.students.saveStudent(
+        profile({ ageBand: '18-64', guardian: 'Per Calder', guardianDay: '2020-01-01' }),
+      ),
+    )
+    expect(byName('Ines Calder')).toMatchObject({ ageBand: '18-64', guardian: '', guardianDay: null })
+    expect(judged()).toEqual(before)
   })
   it('archives and brings back', async () => {
     const { id } = byName('Priya Dunmore')

@@ -16,3 +16,8 @@ export function today(timeZone: string): Day {
     day: '2-digit',
   }).format(now())
 }
+
+/** What the clock shows there, as 18:50. */
+export function clockTime(timeZone: string): string {
+  return new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' }).format(now())
+}

@@ -190,7 +190,7 @@ describe('an incident', () => {
   const report = (part: object = {}) => ({
     id: v7(),
     day: DAY,
-    time: '18:50',
+    time: '08:50',
     classId: tonight(),
     studentId: idOf('Jonty Abara'),
     kind: 'fall' as const,
@@ -209,6 +209,14 @@ describe('an incident', () => {
       app.incidentQueries.incidentView(shown(), kept.id)?.lines.find((l) => l.label === 'What happened')
         ?.text,
     ).toMatch(/plover/)
+    // Whoever hears of it later is added; the words stay as they were written.
+    const toTell = () => app.incidentQueries.incidentView(shown(), kept.id)?.toTell
+    const before = toTell() ?? []
+    expect(before.length).toBeGreaterThan(0)
+    expect(refused(await app.incidents.saveTold({ id: kept.id, told: [] }))).toEqual(['told'])
+    await open()
+    value(await app.incidents.saveTold({ id: kept.id, told: [...before] }))
+    expect(toTell()).toEqual([])
     expect(refused(await app.incidents.saveIncident(report({ happened: '' })))).toEqual(['happened'])
     expect(refused(await app.incidents.saveIncident(report({ time: 'noon' })))).toEqual(['time'])
   })

@@ -41,7 +41,7 @@ beforeAll(async () => {
     ...{
       id: v7(),
       day: DAY,
-      time: '18:50',
+      time: '08:50',
       classId: tonight,
       studentId: idOf('Jonty Abara'),
       kind: 'fall' as const,

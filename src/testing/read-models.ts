@@ -67,6 +67,7 @@ export function readsOf(
     clearableLoads: () => 'loads, of nobody',
     printedCode: (ctx) => app().health.printedCode(ctx),
     incidentList: (ctx) => app().incidents.incidentList(ctx),
+    opensWith: (ctx) => app().setups.opensWith(ctx, 'SETUP-platform-open', 'SH-10'),
     incidentView: (ctx) =>
       app()
         .incidents.incidentList(ctx)

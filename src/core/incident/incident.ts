@@ -27,19 +27,68 @@ export type IncidentRefusal =
   | { readonly code: 'incident-empty'; readonly field: 'happened' | 'done' | 'reporter' }
   | { readonly code: 'incident-in-the-future'; readonly day: Day }
   | { readonly code: 'incident-time'; readonly typed: string }
+  | { readonly code: 'incident-later'; readonly typed: string }
 
 /** What is missing or impossible in a report, first things first; null when it can be kept. */
 export function incidentProblem(
   { happened, done, reporter }: Incident,
   when: { readonly day: Day; readonly time: string },
   today: Day,
+  /** What the clock shows where the studio is. */
+  clock: string,
 ): IncidentRefusal | null {
   if (happened.trim() === '') return { code: 'incident-empty', field: 'happened' }
   if (done.trim() === '') return { code: 'incident-empty', field: 'done' }
   if (reporter.trim() === '') return { code: 'incident-empty', field: 'reporter' }
   if (when.day > today) return { code: 'incident-in-the-future', day: when.day }
   if (!/^([01]\d|2[0-3]):[0-5]\d$/.test(when.time)) return { code: 'incident-time', typed: when.time }
+  if (when.day === today && when.time > clock) return { code: 'incident-later', typed: when.time }
   return null
+}
+
+/** Who has to hear of it, by what happened: whoever is under 18 has a guardian who has to as well. */
+const TELL: Readonly<Record<IncidentKind, readonly Told[]>> = {
+  'fall-head-neck': ['emergency', 'emergency-contact', 'studio', 'insurer'],
+  sight: ['emergency', 'emergency-contact', 'studio', 'insurer'],
+  dizzy: ['emergency-contact', 'studio'],
+  fall: ['studio', 'insurer'],
+  pain: ['studio'],
+  other: ['studio'],
+}
+
+/** Who has still to be told of a report, in the order in which it is done. */
+export function stillToTell({ kind, told }: Pick<Incident, 'kind' | 'told'>, isMinor: boolean): Told[] {
+  const owed: readonly Told[] = isMinor ? ['guardian', ...TELL[kind]] : TELL[kind]
+  return TOLD.filter((who) => owed.includes(who) && !told.includes(who))
+}
+
+/** A class as far as it tells whether something fell into it. */
+export type Ran = {
+  readonly id: string
+  readonly day: Day
+  readonly startTime: string
+  readonly minutes: number
+}
+
+/** People come before and stay after, min. */
+const AROUND_MIN = 20
+
+/** The class that ran at a time of a day, the one that began last of several; null where none did. */
+export function classThen<C extends Ran>(classes: readonly C[], day: Day, time: string): C | null {
+  const at = minuteOf(time)
+  return (
+    classes
+      .filter((c) => {
+        const begins = minuteOf(c.startTime)
+        return c.day === day && at >= begins - AROUND_MIN && at <= begins + c.minutes + AROUND_MIN
+      })
+      .toSorted((a, b) => (a.startTime < b.startTime ? 1 : -1))[0] ?? null
+  )
+}
+
+function minuteOf(time: string): number {
+  const [hours, minutes] = time.split(':').map(Number)
+  return (hours ?? NaN) * 60 + (minutes ?? NaN)
 }
 
 /** What to do now, by what happened; said before anything is written. */

@@ -1,4 +1,5 @@
 import { formatDay } from '../day'
+import { list } from './number'
 import type { IncidentKind, IncidentRefusal, Told } from '../incident/incident'
 
 /** What happened, in a word or two. */
@@ -20,6 +21,11 @@ export const TOLD_WORD: Readonly<Record<Told, string>> = {
   guardian: 'A guardian',
 }
 
+/** Who has still to be told. */
+export function describeToTell(toTell: readonly Told[]): string {
+  return `Still to be told: ${list(toTell.map((who) => TOLD_WORD[who].toLowerCase()))}.`
+}
+
 /** What a report still needs. */
 export function describeIncident(refusal: IncidentRefusal): string {
   switch (refusal.code) {
@@ -33,5 +39,7 @@ export function describeIncident(refusal: IncidentRefusal): string {
       return `${formatDay(refusal.day)} is still to come.`
     case 'incident-time':
       return 'Type the time as 18:50.'
+    case 'incident-later':
+      return `${refusal.typed} is still to come today.`
   }
 }

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { OVERRIDE_REASONS } from '@/core/classes/override'
+import { AGE_BANDS } from '@/core/screening/minor'
 import { owned } from './columns'
 
 /** People who come together, with their usual hour. */
@@ -42,6 +43,10 @@ export const student = sqliteTable(
     breathS: real('breath_s').notNull(),
     /** Whom to ring; empty where nobody was named. */
     contact: text('contact').notNull().default(''),
+    ageBand: text('age_band', { enum: AGE_BANDS }),
+    /** Who agrees for somebody under 18, and when they did; empty where nobody is named. */
+    guardian: text('guardian').notNull().default(''),
+    guardianDay: text('guardian_day'),
     createdDay: text('created_day').notNull(),
     archivedDay: text('archived_day'),
   },

@@ -17,6 +17,7 @@ import { conditionsOf } from '@/core/screening/answers'
 import { capsAfter } from '@/core/incident/consequence'
 import { capsFrom, capsOf, NO_LIMITS, type Caps } from '@/core/screening/caps'
 import { capsSeen } from '@/core/screening/seen'
+import { capsOfAge, needsGuardian } from '@/core/screening/minor'
 import { SHUT_LIMITS } from '@/core/screening/shut'
 import { checkInOf, tonightsCaps, together, touchTonight, type CheckIn } from '@/core/screening/tonight'
 import { readApproaches } from '@/db/approaches'
@@ -24,6 +25,7 @@ import { evidenceOf } from '@/db/evidence'
 import { readHealth, type HealthFile } from '@/db/health'
 import { reportedOf } from '@/db/incidents'
 import { offerTapsOf } from '@/db/offers'
+import { ageOf } from '@/db/students'
 import type { Context } from '../context'
 
 /** Everything that bears on what people may do on a day; each person is read once, when first asked about. */
@@ -69,6 +71,7 @@ export function judgeOf(ctx: Context, class_: ForClass | null = null): Judge {
   const health = once((id: string) => readHealth(scope, ctx.health.key, id))
   const evidence = once((id: string) => evidenceOf(scope, id))
   const reported = once((id: string) => reportedOf(scope, ctx.health.key, id))
+  const age = once((id: string) => ageOf(scope, id))
   const conditions = once((id: string) => conditionsOf(practice, health(id).screening, day))
   const taps = once((id: string) => offerTapsOf(scope, [id]))
   const limitsOn = (id: string, on: Day): Caps => {
@@ -82,6 +85,7 @@ export function judgeOf(ctx: Context, class_: ForClass | null = null): Judge {
       caps: [
         ...capsSeen(practice, foldEvidence(evidence(id), on).observations, on),
         ...capsAfter(reported(id), screening.asked ?? null, on),
+        ...capsOfAge(practice, age(id), on),
       ],
     }
     return shut ? together(own, seen, room, SHUT_LIMITS) : together(own, seen, room)
@@ -108,9 +112,11 @@ export function judgeOf(ctx: Context, class_: ForClass | null = null): Judge {
       const said = checkIn(id)
       return said ? together(limits(id), tonightsCaps(practice, said, day)) : limits(id)
     },
-    // A way that keeps hands off stands above what anybody would let happen.
+    // A way that keeps hands off, and a guardian who has not agreed, stand above what anybody would let happen.
     touch: (id) =>
-      handsOff(practice, approaches(id)) ? 'no' : touchTonight(conditions(id).set, checkIn(id)),
+      handsOff(practice, approaches(id)) || needsGuardian(age(id), day)
+        ? 'no'
+        : touchTonight(conditions(id).set, checkIn(id)),
     evidence,
     approaches: (id) => (id === null ? resolve(book.layersFor(null, class_?.id ?? null)) : approaches(id)),
     looked: (id, stageId) => answerTo(taps(id), id, stageId, clock.nowMs),

@@ -1,23 +1,26 @@
 import 'server-only'
 import { addDays, formatDay } from '@/core/day'
-import { KIND_WORD, TOLD_WORD } from '@/core/words/incident'
+import { stillToTell, type Ran, type Told } from '@/core/incident/incident'
+import { describeToTell, KIND_WORD, TOLD_WORD } from '@/core/words/incident'
 import { classLines, findClass } from '@/db/classes'
 import { findIncident, listIncidents, type IncidentRecord } from '@/db/incidents'
-import { findStudent, listNames } from '@/db/students'
-import { now } from '../clock'
+import { ageOf, findStudent, listStudents } from '@/db/students'
+import { clockTime } from '../clock'
 import type { Context } from '../context'
 
 /** Reports by day; without open notes only that there is one. */
-export function incidentList({
-  scope,
-  health,
-  privacy,
-}: Context): { id: string; when: string; what: string }[] {
+export function incidentList(ctx: Context): { id: string; when: string; what: string }[] {
+  const { scope, health, privacy } = ctx
   return listIncidents(scope, privacy.notesOpen ? health.key : null).map((i) => ({
     id: i.id,
     when: `${formatDay(i.day)}, ${i.time}`,
-    what: i.report ? KIND_WORD[i.report.kind] : 'A report, sealed',
+    what: i.report ? whatOf(ctx, i, i.report) : 'A report, sealed',
   }))
+}
+
+function whatOf(ctx: Context, record: IncidentRecord, report: NonNullable<IncidentRecord['report']>): string {
+  const toTell = toTellOf(ctx, record, report)
+  return `${KIND_WORD[report.kind]}${toTell.length > 0 ? `. ${describeToTell(toTell)}` : ''}`
 }
 
 export type IncidentView = {
@@ -25,6 +28,8 @@ export type IncidentView = {
   readonly written: string
   readonly lines: readonly { label: string; text: string }[]
   readonly studio: string
+  /** Who has still to be told. */
+  readonly toTell: readonly Told[]
 }
 
 /** One report for reading and printing; null where it is gone, does not open, or the notes are shut on this screen. */
@@ -36,8 +41,17 @@ export function incidentView(ctx: Context, id: string): IncidentView | null {
     when: `${formatDay(found.day)}, ${found.time}`,
     written: formatDay(found.writtenDay),
     studio: studio.name,
+    toTell: toTellOf(ctx, found, found.report),
     lines: linesOf(ctx, found, found.report),
   }
+}
+
+function toTellOf(
+  { scope }: Context,
+  { studentId }: IncidentRecord,
+  report: NonNullable<IncidentRecord['report']>,
+): Told[] {
+  return stillToTell(report, studentId !== null && ageOf(scope, studentId).ageBand === 'under-18')
 }
 
 function linesOf(
@@ -62,9 +76,9 @@ function linesOf(
 }
 
 /** What the form picks from. */
-export function incidentForm({ scope, practice, studio, clock }: Context): {
-  people: { value: string; label: string }[]
-  classes: { value: string; label: string }[]
+export function incidentForm({ scope, practice, studio, clock, privacy }: Context): {
+  people: { value: string; label: string; isMinor: boolean }[]
+  classes: (Ran & { value: string; label: string })[]
   stages: { value: string; label: string }[]
   today: string
   time: string
@@ -72,18 +86,19 @@ export function incidentForm({ scope, practice, studio, clock }: Context): {
 } {
   const { today } = clock
   return {
-    people: listNames(scope).map((s) => ({ value: s.id, label: s.name })),
+    people: listStudents(scope).map((s) => ({
+      value: s.id,
+      label: s.name,
+      isMinor: !privacy.hidden && s.ageBand === 'under-18',
+    })),
     classes: classLines(scope, addDays(today, 1), 12).lines.map((c) => ({
+      ...{ id: c.id, day: c.day, startTime: c.startTime, minutes: c.minutes },
       value: c.id,
       label: `${c.title}, ${formatDay(c.day)}`,
     })),
     stages: practice.stages.map((s) => ({ value: s.id, label: s.name })),
     today,
-    time: new Intl.DateTimeFormat('en-GB', {
-      timeZone: studio.timeZone,
-      hour: '2-digit',
-      minute: '2-digit',
-    }).format(now()),
+    time: clockTime(studio.timeZone),
     reporter: studio.teacher,
   }
 }

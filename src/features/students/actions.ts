@@ -3,6 +3,7 @@
 import { v7 } from 'uuid'
 import { z } from 'zod'
 import { estimateBody } from '@/core/body/estimate'
+import { AGE_BANDS, type AgeBand } from '@/core/screening/minor'
 import { SEGMENT_NAMES, type SegmentName } from '@/core/body/anthropometry'
 import { parseQuantity } from '@/core/entry'
 import { readNames } from '@/core/formats/names'
@@ -63,6 +64,21 @@ export const addOne = action(
   },
 )
 
+/** Age and guardian as they are kept: whoever is of age needs nobody to agree. */
+function agreed({
+  ageBand,
+  guardian,
+  guardianDay,
+}: {
+  ageBand?: AgeBand | null | undefined
+  guardian?: string | undefined
+  guardianDay?: string | undefined
+}): { ageBand?: AgeBand | null; guardian?: string; guardianDay?: string | null } {
+  if (ageBand === undefined) return {}
+  if (ageBand !== 'under-18') return { ageBand, guardian: '', guardianDay: null }
+  return { ageBand, guardian: guardian ?? '', guardianDay: guardianDay === '' ? null : (guardianDay ?? null) }
+}
+
 const BREATH_RANGE = { min: 2, max: 12 }
 
 export const saveStudent = action(
@@ -72,11 +88,15 @@ export const saveStudent = action(
     stature: z.string(),
     breath: z.string(),
     contact: z.string().trim().max(120, 'At most 120 characters.').optional(),
+    ageBand: z.enum(AGE_BANDS).nullable().optional(),
+    guardian: z.string().trim().max(120, 'At most 120 characters.').optional(),
+    guardianDay: z.union([z.literal(''), z.iso.date('Pick the day.')]).optional(),
     measured: z.partialRecord(z.enum(SEGMENT_NAMES as [SegmentName, ...SegmentName[]]), z.string()),
   }),
-  ({ scope, studio, clock: { today } }, { id, name, stature, breath, contact, measured }) => {
+  ({ scope, studio, clock: { today } }, { id, name, stature, breath, measured, ...said }) => {
     const stored = findStudent(scope, id)
     if (!stored) return problem('This person is not in the studio any more.')
+    if ((said.guardianDay ?? '') > today) return problem('That day is still to come.', 'guardianDay')
     // A value that was only shown and not touched keeps its exact number: rounding for the screen must not creep in.
     const untouched = typedStature(stored.statureCm, studio.units) === stature
     const height = untouched
@@ -120,7 +140,8 @@ export const saveStudent = action(
         name,
         statureCm: height.data,
         breathS: breathS.value,
-        contact: contact ?? stored.contact,
+        contact: said.contact ?? stored.contact,
+        ...agreed(said),
         measured: lengths,
       },
       today,

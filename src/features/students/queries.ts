@@ -88,6 +88,9 @@ export function profileValues({ studio: { units } }: Context, student: StudentRe
     stature: typedStature(student.statureCm, units),
     breath: String(student.breathS),
     contact: student.contact,
+    ageBand: student.ageBand,
+    guardian: student.guardian,
+    guardianDay: student.guardianDay ?? '',
     measured: Object.fromEntries(
       Object.entries(student.measured).map(([segment, cm]) => [segment, typedLength(cm, units)]),
     ),

@@ -1,17 +1,29 @@
 'use client'
 
-import { Checkbox, Group, List, ListItem, Select, Textarea, TextInput } from '@mantine/core'
+import { Button, Checkbox, Group, List, ListItem, Select, Text, Textarea, TextInput } from '@mantine/core'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { firstAid, KINDS, TOLD, type IncidentKind, type Told } from '@/core/incident/incident'
-import { KIND_WORD, TOLD_WORD } from '@/core/words/incident'
+import {
+  classThen,
+  firstAid,
+  KINDS,
+  stillToTell,
+  TOLD,
+  type IncidentKind,
+  type Told,
+} from '@/core/incident/incident'
+import { describeToTell, KIND_WORD, TOLD_WORD } from '@/core/words/incident'
 import { newId } from '@/device/facts'
 import { FormProblem } from '@/ui/form-problem'
 import { FormEnd, FormShell } from '@/ui/form-shell'
+import { useDraft, useKeptDraft } from '../../use-draft'
 import { useForm } from '../../use-form'
 import { saveIncident } from '../actions'
 import type { incidentForm } from '../queries'
 import { Notice } from '@/ui/notice'
+
+/** What this form is called where half of it is kept. */
+const DRAFT = 'incident'
 
 /** What to do first, then what happened, what was done, who was told. */
 export function IncidentForm({
@@ -29,13 +41,33 @@ export function IncidentForm({
     ...{ day: today, time, happened: '', done: '', told: [] as Told[], witnesses: '', reporter },
     ...{ classId: nobody, studentId: nobody, stageId: nobody, kind: null as IncidentKind | null },
   }
-  const { values, change, field, busy, problemOf, send } = useForm(empty, saveIncident)
+  const draft = useDraft(DRAFT, empty)
+  const { values, change, field, busy, problemOf, send } = useForm(draft.initial, saveIncident)
+  useKeptDraft(DRAFT, values, empty)
+  const then = values.classId === null ? classThen(classes, values.day, values.time) : null
+  const isMinor = people.some((p) => p.value === values.studentId && p.isMinor)
+  const toTell = values.kind ? stillToTell({ kind: values.kind, told: values.told }, isMinor) : []
   const submit = async (): Promise<void> => {
     const kept = await send({ ...values, id } as Parameters<typeof saveIncident>[0])
-    if (kept) router.push(`/studio/incidents/${kept.id}`)
+    if (!kept) return
+    draft.drop()
+    router.push(`/studio/incidents/${kept.id}`)
   }
   return (
     <FormShell maxWidth={760} onSubmit={submit}>
+      {draft.isFound ? (
+        <Notice title="Half written, found again on this device">
+          <Button
+            variant="default"
+            onClick={() => {
+              draft.drop()
+              change(empty)
+            }}
+          >
+            Throw it away
+          </Button>
+        </Notice>
+      ) : null}
       <Select
         label="What kind"
         data={KINDS.map((value) => ({ value, label: KIND_WORD[value] }))}
@@ -61,6 +93,14 @@ export function IncidentForm({
         <Select label="Class" clearable data={classes} {...field('classId')} />
         <Select label="During" searchable clearable data={stages} {...field('stageId')} />
       </Group>
+      {then ? (
+        <Group>
+          <Text>{then.label} ran then.</Text>
+          <Button variant="default" onClick={() => change({ classId: then.id })}>
+            It was in this class
+          </Button>
+        </Group>
+      ) : null}
       <Textarea
         label="What happened"
         description="As it was seen and said; no judgement of anybody"
@@ -80,6 +120,7 @@ export function IncidentForm({
           ))}
         </Group>
       </Checkbox.Group>
+      {toTell.length > 0 ? <Text>{describeToTell(toTell)}</Text> : null}
       <Group grow align="flex-start">
         <TextInput label="Witnesses" {...field('witnesses')} />
         <TextInput label="Written by" {...field('reporter')} />

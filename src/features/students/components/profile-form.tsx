@@ -1,7 +1,9 @@
 'use client'
 
-import { Button, Grid, GridCol, Group, Stack, TextInput } from '@mantine/core'
+import { Button, Grid, GridCol, Group, Select, Stack, TextInput } from '@mantine/core'
 import type { SegmentName } from '@/core/body/anthropometry'
+import { AGE_BANDS, type AgeBand } from '@/core/screening/minor'
+import { AGE_WORD, GUARDIAN_ASKS } from '@/core/words/age'
 import { FormProblem } from '@/ui/form-problem'
 import { FormEnd, FormShell } from '@/ui/form-shell'
 import { useForm } from '../../use-form'
@@ -17,6 +19,9 @@ export type ProfileValues = {
   stature: string
   breath: string
   contact: string
+  ageBand: AgeBand | null
+  guardian: string
+  guardianDay: string
   measured: Partial<Record<SegmentName, string>>
   archived: boolean
 }
@@ -50,6 +55,27 @@ export function ProfileForm({ initial, measuring }: { initial: ProfileValues; me
               inputWrapperOrder={['label', 'input', 'description', 'error']}
               {...field('contact')}
             />
+            <Select
+              label="Age"
+              description="Only as far as the practice asks"
+              inputWrapperOrder={['label', 'input', 'description', 'error']}
+              clearable
+              placeholder="Not said"
+              data={AGE_BANDS.map((value) => ({ value, label: AGE_WORD[value] }))}
+              {...field('ageBand')}
+            />
+            {values.ageBand === 'under-18' ? (
+              <>
+                <TextInput label="Guardian" {...field('guardian')} />
+                <TextInput
+                  label="The guardian agreed on"
+                  type="date"
+                  description={GUARDIAN_ASKS}
+                  inputWrapperOrder={['label', 'input', 'description', 'error']}
+                  {...field('guardianDay')}
+                />
+              </>
+            ) : null}
             <FormEnd label="Save profile" {...{ busy, said }} />
           </Stack>
         </GridCol>

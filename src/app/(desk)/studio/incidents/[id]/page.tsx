@@ -3,6 +3,7 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { LayerBar } from '@/features/health/components/layer-bar'
 import { LAYER_OPEN_MS } from '@/features/layer-sessions'
+import { ToldSince } from '@/features/incidents/components/told-since'
 import { incidentView } from '@/features/incidents/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
@@ -33,6 +34,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
         <PrintButton />
         <LinkButton href="/studio/incidents">All reports</LinkButton>
       </PageHead>
+      {view.toTell.length > 0 ? <ToldSince key={view.toTell.join()} id={id} toTell={view.toTell} /> : null}
       {view.lines.map((line) => (
         <section key={line.label}>
           <Title order={2} fz="md">

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { IncidentForm } from '@/features/incidents/components/incident-form'
+import { IncidentForm } from '@/features/incidents/components/incident-page'
 import { incidentForm } from '@/features/incidents/queries'
 import { PageHead } from '@/ui/page-head'
 import { SafetyLine } from '@/ui/safety-line'
