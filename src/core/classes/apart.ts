@@ -1,9 +1,9 @@
 import { findById } from '../practice/find'
 import type { Library } from '../practice/library'
 import type { PracticeBlock } from '../practice/schema'
-import { isOpenTo } from '../readiness/allowed'
+import { isOpenTo, NO_CLOCK } from '../readiness/may'
 import type { Brief } from './brief'
-import { changeOn, isTooEarly, type Change } from './change'
+import { changeOn, type Change } from './change'
 
 /**
  * Somebody who does not do what the whole class does as it is called out: something else, or the same as a limit changes it.
@@ -31,8 +31,7 @@ export function apartIn(
 ): Apart[] {
   return people.flatMap(({ studentId, limits, answered }): Apart[] => {
     // What is open late in the hour only is left out here in any case: nobody checks the clock in a warm-up.
-    const carries = (of: PracticeBlock['load']): boolean =>
-      isOpenTo({ caps: limits, answered }, of) && !isTooEarly({ load: of }, { caps: limits }, 0)
+    const carries = (of: PracticeBlock['load']): boolean => isOpenTo({ caps: limits, answered }, of, NO_CLOCK)
     const loadOf = (id: string): PracticeBlock['load'] => findById(practice.drills, id).load
     const changed = (loads: readonly PracticeBlock['load'][]): Change | null =>
       together(loads.map((of) => changeOn({ load: of }, { caps: limits })))

@@ -5,6 +5,7 @@ import type { Library } from '../practice/library'
 import type { Drill } from '../practice/schema'
 import { ok, refused, type Result } from '../result'
 import { prescribe, type Deficits } from '../readiness/prescribe'
+import { NO_CLOCK } from '../readiness/may'
 import { staysWithin, type Within } from '../readiness/within'
 import { isForAlone } from '../teaching/at-home'
 import { AT_HOME, type AtHome, type HomeItem } from './home'
@@ -50,7 +51,7 @@ export function mayGoHome(drill: Drill, within: Within, has: ReadonlySet<AtHome>
   return (
     THEMES.includes(drill.theme) &&
     isForAlone(drill.load) &&
-    staysWithin(drill, within) &&
+    staysWithin(drill, within, NO_CLOCK) &&
     drill.props.every((prop) => there.has(prop)) &&
     (AT_HOME.some((thing) => thing === drill.place) ? there.has(drill.place) : true)
   )

@@ -4,7 +4,7 @@ import { isFoot } from '../practice/after'
 import { usedFor } from '../practice/ask'
 import type { Library } from '../practice/library'
 import type { Family, Stage } from '../practice/schema'
-import { isOpenTo } from '../readiness/allowed'
+import { may, NO_CLOCK } from '../readiness/may'
 import { ladderOf } from '../readiness/ladder'
 import { withinOf, type Within } from '../readiness/within'
 import { trackOf, weightOf } from './purposes'
@@ -109,13 +109,11 @@ function meanwhileFor(
   return usedFor(practice, 'wait')
     .filter((id) => {
       const drill = practice.drills.find((d) => d.id === id)
-      return (
-        drill !== undefined &&
-        isOpenTo({ caps: limits, answered }, drill.load) &&
-        !isTooEarly(drill, { caps: limits }, 0) &&
-        // Nobody stands beside whoever waits: what a limit changes there nobody would see to.
-        changeOn(drill, { caps: limits }) === null
-      )
+      const { open, change } = drill
+        ? may(drill.load, { caps: limits, answered }, NO_CLOCK)
+        : { open: false, change: null }
+      // Nobody stands beside whoever waits: what a limit changes there nobody would see to.
+      return open && change === null
     })
     .toSorted((a, b) => worth(b) - worth(a))
 }

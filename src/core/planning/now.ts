@@ -2,7 +2,8 @@ import type { Brief, BriefPerson } from '../classes/brief'
 import { changeOn, isTooEarly } from '../classes/change'
 import { isWork, WAITING, type Doing, type Plan, type PlanBlock, type Work } from '../classes/plan'
 import type { Library } from '../practice/library'
-import { isOpenStage, isOpenTo } from '../readiness/allowed'
+import { isOpenStage } from '../readiness/allowed'
+import { isOpenTo } from '../readiness/may'
 import { barsStage } from '../screening/stage-limits'
 import { knownFor } from './known'
 import { ownTurn, turnsLeft, type Option } from './option'
@@ -67,7 +68,7 @@ function isClosed(
   if (helper !== null && person.touch === 'no') return true
   const what = stage ?? drill
   if (what && isTooEarly(what, limits, atShare)) return true
-  if (drill) return !isOpenTo(limits, drill.load)
+  if (drill) return !isOpenTo(limits, drill.load, atShare)
   if (!stage) return true
   if (barsStage(practice, limits, stage)) return true
   // A reason given by the teacher stands against everything but a Stop.
@@ -82,11 +83,7 @@ function stillWaiting(
   atShare: number,
 ): string | null {
   const drill = practice.drills.find((d) => d.id === waiting)
-  return drill &&
-    !isTooEarly(drill, { caps: limits }, atShare) &&
-    isOpenTo({ caps: limits, answered }, drill.load)
-    ? drill.id
-    : null
+  return drill && isOpenTo({ caps: limits, answered }, drill.load, atShare) ? drill.id : null
 }
 
 /** The same version with what limits leave of it today; null where they leave no turn. */

@@ -1,6 +1,7 @@
 import type { Library } from '../practice/library'
 import { RUNGS } from '../practice/schema'
-import { isOpenStage, isOpenTo } from '../readiness/allowed'
+import { isOpenStage } from '../readiness/allowed'
+import { isOpenTo } from '../readiness/may'
 import { staysWithin } from '../readiness/within'
 import { barsStage } from '../screening/stage-limits'
 import type { Known } from './known'

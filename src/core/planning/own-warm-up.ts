@@ -1,8 +1,8 @@
 import type { BriefPerson } from '../classes/brief'
-import { changeOn, isTooEarly } from '../classes/change'
+import { changeOn } from '../classes/change'
 import { isWork, type Plan } from '../classes/plan'
 import type { Library } from '../practice/library'
-import { isOpenTo } from '../readiness/allowed'
+import { isOpenTo } from '../readiness/may'
 import { composeWarmUp, composeWayOut, type Item } from './compose'
 import { preparationOf } from './model'
 import { kickMark } from './part'
@@ -31,9 +31,7 @@ export function ownWarmUp(
   const mask = variant?.warm ?? 0
   const limits = { caps: person.limits, answered: person.answered }
   const share = block.startS / (plan.minutes * 60)
-  const made = preparationOf(practice, (load) =>
-    isOpenTo(limits, load) && !isTooEarly({ load }, limits, share) ? 0 : 1,
-  )
+  const made = preparationOf(practice, (load) => (isOpenTo(limits, load, share) ? 0 : 1))
   const pieces = Object.fromEntries(Object.entries(made.pieces).filter(([, piece]) => piece.closedTo === 0))
   const from = { ...made, pieces, settled: [], minutes: NO_CUT_MIN }
   const falls = (mask >> made.wayOut) & 1

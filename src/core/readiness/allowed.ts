@@ -1,10 +1,11 @@
 import { isFoot } from '../practice/after'
 import type { Library } from '../practice/library'
-import type { Load, Stage } from '../practice/schema'
-import { closes, NOT_ASKED, type Caps, type Limits } from '../screening/caps'
+import type { Stage } from '../practice/schema'
+import { NOT_ASKED, type Caps, type Limits } from '../screening/caps'
 import { closesStage } from '../screening/stage-limits'
-import { waitsForScreening, type Branch, type Decision } from './decide'
+import type { Branch, Decision } from './decide'
 import { besideThem } from './ladder'
+import { isOpenTo } from './may'
 import { mayBePlanned, needsLook, type OfferTap } from './offers'
 
 /** What decides how far somebody may go: the decision, what limits it, and the teacher's own look. */
@@ -39,11 +40,6 @@ export function isOpenStage(
   stage: Stage,
 ): boolean {
   return !closesStage(practice, limits, stage) && isOpenTo(limits, stage.load)
-}
-
-/** The same of any load, such as a drill's. */
-export function isOpenTo(limits: Limits & Pick<Caps, 'answered'>, load: Load): boolean {
-  return !closes(limits, load) && (limits.answered || !waitsForScreening(load))
 }
 
 /**

@@ -1,7 +1,7 @@
 import { isFoot } from '../practice/after'
 import type { Library } from '../practice/library'
 import { LOAD_TAGS, type Drill, type LoadTag } from '../practice/schema'
-import { isOpenTo } from './allowed'
+import { isOpenTo } from './may'
 import type { GateResult } from './gate'
 import type { Caps, Limits } from '../screening/caps'
 
@@ -40,7 +40,7 @@ export function withinOf(
   return { caps: limits.caps, answered: limits.answered, most }
 }
 
-/** Whether a drill stays within it. */
-export function staysWithin({ load }: Pick<Drill, 'load'>, within: Within): boolean {
-  return isOpenTo(within, load) && LOAD_TAGS.every((tag) => (load[tag] ?? 0) <= within.most[tag])
+/** Whether a drill stays within it, at a share of the class or without a clock. */
+export function staysWithin({ load }: Pick<Drill, 'load'>, within: Within, atShare?: number): boolean {
+  return isOpenTo(within, load, atShare) && LOAD_TAGS.every((tag) => (load[tag] ?? 0) <= within.most[tag])
 }

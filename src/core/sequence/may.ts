@@ -1,8 +1,8 @@
-import { changeOn, closedUntilLate } from '../classes/change'
+import { changeOn } from '../classes/change'
 import { isTry } from '../practice/ask'
 import type { Library } from '../practice/library'
 import type { Drill, PracticeBlock } from '../practice/schema'
-import { isOpenTo } from '../readiness/allowed'
+import { isOpenTo, NO_CLOCK } from '../readiness/may'
 import type { Capability } from '../readiness/capabilities'
 import { staysWithin, type Within } from '../readiness/within'
 
@@ -26,8 +26,8 @@ export function mayStand(drill: Drill, { people, has }: With): boolean {
     !isTry(drill.load) &&
     (drill.load.FR ?? 0) === 0 &&
     drill.props.every(has) &&
-    // Nobody looks at the clock of a class here: what is open only late in the hour is closed.
-    people.every(({ within: own }) => staysWithin(drill, closedUntilLate(own)))
+    // Nobody looks at the clock of a class here.
+    people.every(({ within: own }) => staysWithin(drill, own, NO_CLOCK))
   )
 }
 
@@ -49,7 +49,7 @@ export function mayCheck(practice: Library, checkId: string, people: readonly Fo
   const shown = practice.capabilities.filter((c) => c.checks.includes(checkId)).flatMap((c) => c.drills)
   const drills = practice.drills.filter((d) => shown.includes(d.id))
   const open = (drill: Drill): boolean =>
-    people.every(({ within: own }) => isOpenTo(closedUntilLate(own), drill.load))
+    people.every(({ within: own }) => isOpenTo(own, drill.load, NO_CLOCK))
   return drills.length > 0 && drills.every((d) => open(d) && !isLimited(d, { people }))
 }
 
@@ -60,5 +60,5 @@ export function mayRest(
   people: readonly ForWhom[],
 ): boolean {
   const loads = [load, ...practice.drills.filter((d) => drills.includes(d.id)).map((d) => d.load)]
-  return people.every(({ within: own }) => loads.every((l) => isOpenTo(closedUntilLate(own), l)))
+  return people.every(({ within: own }) => loads.every((l) => isOpenTo(own, l, NO_CLOCK)))
 }

@@ -1,7 +1,7 @@
 import type { Doing } from '../classes/plan'
 import type { Library } from '../practice/library'
 import { LOAD_TAGS, type Drill, type Load, type LoadTag } from '../practice/schema'
-import { isOpenTo } from '../readiness/allowed'
+import { isOpenTo, NO_CLOCK } from '../readiness/may'
 import type { Caps } from '../screening/caps'
 
 /** The most of a load that goes home unwatched: no fall, nothing on head or nape, hips hardly above the head (class-craft.md 17). */
@@ -22,7 +22,7 @@ export function repeatAtHome(
       helper === null &&
       tries === 0 &&
       isForAlone(drill.load) &&
-      limits.every((l) => isOpenTo(l, drill.load))
+      limits.every((l) => isOpenTo(l, drill.load, NO_CLOCK))
       ? [drill]
       : []
   })
