@@ -1,3 +1,6 @@
+import { readFileSync } from 'node:fs'
+import path from 'node:path'
+import { TABLES } from './tables'
 import { COMMANDS, LISTS } from './commands'
 import { POSITIONS } from '@/core/mechanics/positions/catalogue'
 import { InputError } from './input'
@@ -168,4 +171,11 @@ it('a brief goes into a plan and both into the validator, and a plan of the firs
   expect(run('check-plan', { brief: { ...brief, minutes: 30 }, plan })).toMatchObject({
     problems: expect.arrayContaining([expect.objectContaining({ code: 'over-time' })]),
   })
+})
+
+it.each([
+  ['drills', 'drill-tags.md'],
+  ['shapes', 'shape-changes.md'],
+])('the table of %s in docs is what the practice says today (npm run -s core -- table)', (name, file) => {
+  expect(TABLES[name]?.()).toBe(readFileSync(path.join(process.cwd(), 'docs/method', file), 'utf8'))
 })

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { COMMANDS, LISTS } from './commands'
 import { InputError } from './input'
+import { TABLES } from './tables'
 
 /** `npm run -s core -- <command>`: one JSON object in, one JSON object out. */
 function main([name, what]: readonly string[]): number {
@@ -13,6 +14,12 @@ function main([name, what]: readonly string[]): number {
       const list = Object.hasOwn(LISTS, what ?? '') ? LISTS[what ?? ''] : undefined
       if (!list) throw new InputError(['list'], `Unknown list. Known: ${Object.keys(LISTS).join(', ')}.`)
       print(JSON.stringify(list(), null, 2))
+      return 0
+    }
+    if (name === 'table') {
+      const made = Object.hasOwn(TABLES, what ?? '') ? TABLES[what ?? ''] : undefined
+      if (!made) throw new InputError(['table'], `Unknown table. Known: ${Object.keys(TABLES).join(', ')}.`)
+      process.stdout.write(made())
       return 0
     }
     const command = COMMANDS.find((c) => c.name === name)
@@ -43,7 +50,11 @@ function help(): string {
     ({ name, about, example }) =>
       `${name}\n  ${about}\n  echo '${JSON.stringify(example)}' | npm run -s core -- ${name}`,
   )
-  return [...lines, `list ${Object.keys(LISTS).join('|')}\n  npm run -s core -- list positions`].join('\n\n')
+  return [
+    ...lines,
+    `list ${Object.keys(LISTS).join('|')}\n  npm run -s core -- list positions`,
+    `table ${Object.keys(TABLES).join('|')}\n  npm run -s core -- table drills > docs/method/drill-tags.md`,
+  ].join('\n\n')
 }
 
 function print(text: string): void {

@@ -21,8 +21,10 @@ function reachIn(practice: Library, decision: Decision, looked: Looked, limits: 
   const { standingId, targetId, outcome, held } = reach
   const foot = practice.stages.find((stage) => stage.family === family)
   const allowed = allowedStages(practice, { ...reach, looked, limits })
-  // Where the foot of a ladder asks for nothing, whoever has no standing yet begins there, unless a limit closes it.
-  const open = allowed.length > 0 || !foot || !isFoot(foot) ? allowed : openFoot(practice, foot, limits)
+  // Where the foot of a ladder asks for nothing anybody may begin there, unless a limit closes it: whoever has come by
+  // another branch as well as whoever has no standing yet.
+  const begins = foot && isFoot(foot) && !allowed.includes(foot) ? openFoot(practice, foot, limits) : []
+  const open = [...begins, ...allowed]
   return {
     standingId,
     targetId,
