@@ -12,6 +12,8 @@ const doingSchema = z.strictObject({
   setupId: z.string().nullable(),
   /** Which wave they are up in, from 1. */
   wave: z.number().int().min(1),
+  /** Up in every wave: they need nothing that others wait for, and go on. */
+  every: z.boolean().default(false),
   /** Turns they take: in the first so many sets. */
   turns: z.number().int().min(0),
   /** One hold on one side, s; null where it is counted. */
@@ -44,7 +46,7 @@ export type Doing = z.output<typeof doingSchema>
 /** Somebody who waits, watches or rests through a block. */
 export const WAITING: Omit<Doing, 'studentId'> = {
   ...{ variantId: null, setupId: null, wave: 1, turns: 0, holdS: null, reps: 1, tries: 0, sides: false },
-  ...{ sideFirst: null, sideMore: false },
+  ...{ sideFirst: null, sideMore: false, every: false },
   ...{ place: null, props: [], helper: null, waiting: null, override: null, change: null, inPlace: false },
 }
 
@@ -119,6 +121,14 @@ export function doingsOf(block: PlanBlock): readonly Doing[] {
   return isWork(block) ? block.people : []
 }
 
+/** How many turns somebody takes in a block, over all its waves. */
+export function allTurns(
+  { waves }: Pick<Work, 'waves'>,
+  { turns, every }: Pick<Doing, 'turns' | 'every'>,
+): number {
+  return every ? turns * waves : turns
+}
+
 /** One wave at work. */
 export type Turn = {
   readonly startS: number
@@ -135,7 +145,7 @@ export function turnsOf({ startS, setupS, sets, waves, workS, gapS, people }: Wo
       startS: startS + setupS + i * (workS + gapS),
       set: set + 1,
       wave: wave + 1,
-      up: people.filter((p) => p.variantId !== null && p.wave === wave + 1 && set < p.turns),
+      up: people.filter((p) => p.variantId !== null && (p.every || p.wave === wave + 1) && set < p.turns),
     }
   })
 }

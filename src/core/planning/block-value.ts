@@ -1,7 +1,7 @@
 import { dealWaves, type Deal } from './deal'
 import type { Model, Slot } from './model'
 import { FALLS, JUST_BEFORE, KICKS_FB, KICKS_WB, partOf, TRIES, type Part } from './part'
-import { secondsOf, type Config } from './skeleton'
+import { isStayed, secondsOf, turnSeconds, type Config } from './skeleton'
 import { COUNTED_KINDS } from '../props/stock'
 import { WEIGHTS } from './weights'
 
@@ -19,6 +19,8 @@ export type BlockValue = {
   readonly deal: () => Deal | null
   readonly tiers: Tiers
   readonly seconds: number
+  /** A turn, as long as the slowest needs, s. */
+  readonly workS: number
   /** Getting ready before it, s: the slowest decides. */
   readonly setupS: number
   /** How many of each kind, by `COUNTED_KINDS`. */
@@ -30,34 +32,51 @@ export type BlockValue = {
   /** What is kicked into from forearms or hands, as bits. */
   readonly kicks: number
   readonly justBefore: boolean
+  /** Somebody is helped: the eyes of whoever helps are with them alone. */
+  readonly helped: boolean
   /** Warm-ups that its loads call for, by place. */
   readonly warmList: readonly number[]
 }
 
 const KINDS = COUNTED_KINDS.length
 
-/** What one block is worth with these versions. */
-export function blockValue(model: Model, config: Config, parts: readonly (Part | null)[]): BlockValue {
+/** So many people or fewer each have a teacher’s eyes whatever they do. */
+export const FEW = 4
+
+/**
+ * What one block is worth with these versions.
+ * @param isOpen whether somebody may do anything of it at all
+ */
+export function blockValue(
+  model: Model,
+  config: Config,
+  parts: readonly (Part | null)[],
+  isOpen: (person: number) => boolean,
+): BlockValue {
   const pieces = new Array<number>(KINDS).fill(0)
-  const used = new Set<number>()
   const tiers = new Float64Array(TIERS)
-  let [warm, owes, heavy, setupS, marks] = [0, 0, 0, 0, 0]
-  for (const part of parts) {
+  let [warm, owes, heavy, setupS, marks, needS] = [0, 0, 0, 0, 0, 0]
+  const does = new Map<number, number>()
+  for (let p = 0; p < parts.length; p += 1) {
+    const part = parts[p] ?? null
     if (part === null) {
-      tiers[1] = (tiers[1] ?? 0) + WEIGHTS.waitsThrough
+      // Whoever may do nothing of it waits whatever is chosen: that is no reason to leave the block out.
+      if (isOpen(p)) tiers[1] = (tiers[1] ?? 0) + WEIGHTS.waitsThrough
       continue
     }
     for (let t = 1; t < TIERS; t += 1) tiers[t] = (tiers[t] ?? 0) + (part.points[t] ?? 0)
     if (part.setupS > 0)
       for (let k = 0; k < KINDS; k += 1) pieces[k] = (pieces[k] ?? 0) + (part.byKind[k] ?? 0)
     if (part.setupS > setupS) setupS = part.setupS
+    if (part.needS > needS) needS = part.needS
     warm |= part.warm
     owes |= part.owes
     heavy |= part.heavy
     marks |= part.marks
-    used.add(part.v)
+    does.set(part.v, (does.get(part.v) ?? 0) + 1)
   }
-  tiers[5] = WEIGHTS.version * used.size
+  const alone = parts.length > FEW && !isStayed(config) ? [...does.values()].filter((n) => n === 1).length : 0
+  tiers[5] = WEIGHTS.version * does.size + WEIGHTS.alone * alone
   let dealt: Deal | null | undefined
   const deal = (): Deal | null => {
     if (dealt === undefined)
@@ -74,7 +93,9 @@ export function blockValue(model: Model, config: Config, parts: readonly (Part |
     falls: (marks & FALLS) !== 0,
     kicks: marks & (KICKS_FB | KICKS_WB),
     justBefore: (marks & JUST_BEFORE) !== 0,
-    seconds: secondsOf(config, heavy !== 0),
+    helped: parts.some((part) => part?.option.helper),
+    workS: turnSeconds(config, needS),
+    seconds: secondsOf(config, heavy !== 0, needS),
   }
 }
 

@@ -1,4 +1,4 @@
-import { composeClosing, HOPS_S, REHEARSAL_S } from './compose'
+import { composeClosing, composeWarmUp, HOPS_S, REHEARSAL_S } from './compose'
 import type { Programme, Term } from './lp'
 import type { Model } from './model'
 import { FALLS, KICKS_FB, KICKS_WB, type Part } from './part'
@@ -6,6 +6,8 @@ import { secondsOf, type Config } from './skeleton'
 import { WEIGHTS } from './weights'
 
 const CHANGE_S = 30
+/** Between two blocks that tire a joint most, s. */
+const HEAVY_REST_S = 60
 
 /** One block run in one way. */
 export type Run = {
@@ -20,13 +22,16 @@ export type Head = { readonly x: string; readonly person: number; readonly part:
 /** Blocks, changeovers, warm-up, way out and closing within the class; what is left beyond two minutes costs. */
 export function minutesUsed(lp: Programme, model: Model, runs: readonly Run[]): void {
   const { frame, minutes } = model
-  const time: Term[] = runs.map((r) => [r.u, secondsOf(r.config, false)])
+  const time: Term[] = runs.map((r) => [r.u, secondsOf(r.config, false, 0)])
+  time.push(...longerTurns(lp, model, runs))
   model.slots.forEach((_, s) => {
     const own = runs.filter((r) => r.slot === s)
     const g = `g${s}`
     lp.points(g, WEIGHTS.changeoverMinute / 60)
     time.push([g, 1])
     lp.row([[g, 1], ...own.map((r): Term => [r.u, -CHANGE_S])], '>=', 0)
+    const slowest = (r: Run): number => Math.max(CHANGE_S, HEAVY_REST_S, ...r.heads.map((h) => h.part.setupS))
+    lp.row([[g, 1], ...own.map((r): Term => [r.u, -slowest(r)])], '<=', 0)
     // People fetch at the same time: the slowest decides.
     for (let p = 0; p < model.people.length; p += 1) {
       const slow = own.flatMap((r) => r.heads.filter((h) => h.person === p && h.part.setupS > CHANGE_S))
@@ -53,6 +58,35 @@ export function minutesUsed(lp: Programme, model: Model, runs: readonly Run[]): 
     '>=',
     -120,
   )
+}
+
+/** A turn is as long as the slowest needs. */
+function longerTurns(lp: Programme, model: Model, runs: readonly Run[]): Term[] {
+  return runs.flatMap(({ config, u, heads }): Term[] => {
+    const least = secondsOf(config, false, 0)
+    const longer = heads.filter((h) => secondsOf(config, false, h.part.needS) > least)
+    if (longer.length === 0) return []
+    for (let p = 0; p < model.people.length; p += 1) {
+      const own = longer.filter((h) => h.person === p)
+      if (own.length > 0)
+        lp.row(
+          [[`t${u}`, 1], ...own.map((h): Term => [h.x, least - secondsOf(config, false, h.part.needS)])],
+          '>=',
+          0,
+        )
+    }
+    // Nobody takes longer than the slowest: minutes are not used up by pretending.
+    const most = Math.max(...longer.map((h) => secondsOf(config, false, h.part.needS) - least))
+    lp.row(
+      [
+        [`t${u}`, 1],
+        [u, -most],
+      ],
+      '<=',
+      0,
+    )
+    return [[`t${u}`, 1]]
+  })
 }
 
 /** Where somebody's work tires a joint most the gaps of the whole block are longer. */
@@ -108,6 +142,12 @@ function warmUp(lp: Programme, model: Model, runs: readonly Run[]): void {
       if (owed > 0) lp.row([...named('d', from), [`n${w}`, -owed]], '>=', 0)
     }
   }
+  // Nothing is warmed that no block calls for: together at most what each takes by itself.
+  lp.row(
+    [['W', 1], ...blocks.map(({ w }): Term => [`n${w}`, -composeWarmUp(model, 1 << w).wantedS - ROUNDED_S])],
+    '<=',
+    0,
+  )
   // Beyond a third of the class it is shortened, at a price; where it cannot come to that, not at all.
   const third = (model.minutes * 60) / 3
   const wanted = drills.reduce((sum, id) => sum + most(id), 0)

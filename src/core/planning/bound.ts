@@ -1,10 +1,10 @@
-import { knownPart } from './block-value'
+import { FEW, knownPart } from './block-value'
 import { minutesUsed, type Head, type Run } from './bound-minutes'
 import { MOST_AT_ONCE, MOST_GENTLE, MOST_VERSIONS } from './deal'
 import { Programme, type Term } from './lp'
 import type { Model, Slot } from './model'
 import { piecesFor } from './pieces'
-import type { Config } from './skeleton'
+import { isStayed, type Config } from './skeleton'
 import { LIGHT_POINTS } from './variants'
 import { WEIGHTS } from './weights'
 
@@ -49,7 +49,7 @@ function runOf(lp: Programme, model: Model, slot: Slot, { s, q, config }: Way): 
       return part ? [{ x: `x${s}_${q}_${p}_${o}`, person: p, part }] : []
     })
     const waits = `h${s}_${q}_${p}`
-    lp.points(waits, WEIGHTS.waitsThrough)
+    if ((slot.options[p] ?? []).length > 0) lp.points(waits, WEIGHTS.waitsThrough)
     for (const { x, part } of own)
       lp.points(
         x,
@@ -190,6 +190,10 @@ function versionsOf(lp: Programme, model: Model, s: number, runs: readonly Run[]
       const own = heads.filter((h) => h.person === p && h.part.v === v)
       if (own.length > 0) lp.row([...own.map((h): Term => [h.x, 1]), [`y${s}_${v}`, -1]], '<=', 0)
     }
+    if (!pricesAlone(model, runs)) continue
+    const doing = heads.filter((h) => h.part.v === v)
+    lp.points(`a${s}_${v}`, WEIGHTS.alone)
+    lp.row([[`a${s}_${v}`, 1], [`y${s}_${v}`, -2], ...doing.map((h): Term => [h.x, 1])], '>=', 0)
   }
   const isGentle = (v: number): boolean => model.variants[v]?.gentle ?? false
   const sum = (vs: readonly number[]): Term[] => vs.map((v) => [`y${s}_${v}`, 1])
@@ -199,6 +203,11 @@ function versionsOf(lp: Programme, model: Model, s: number, runs: readonly Run[]
     lp.row([...sum(working), ...perRun((c) => Math.min(MOST_VERSIONS, MOST_AT_ONCE * c.waves))], '<=', 0)
   const gentle = taught.filter(isGentle)
   if (gentle.length > 0) lp.row([...sum(gentle), ...perRun(() => MOST_GENTLE)], '<=', 0)
+}
+
+/** Whether a version for one person alone costs in a block: not among few, nor where everybody stays in a shape. */
+function pricesAlone(model: Model, runs: readonly Run[]): boolean {
+  return model.people.length > FEW && runs.every((r) => !isStayed(r.config))
 }
 
 /** What each person lacks is covered once, at most whole. */
@@ -238,9 +247,7 @@ function takenBy(model: Model, { part, person }: Head): readonly { kind: string;
 
 /** The same version again in a later block costs: in a class of rest, or at the peak after the skill. */
 function sameTwice(lp: Programme, model: Model, runs: readonly Run[]): void {
-  // Where the teacher ordered the blocks, which comes first is not known here.
-  const kinds = model.order ? [['ease']] : [['ease'], ['skill', 'peak']]
-  for (const kind of kinds)
+  for (const kind of [['ease'], ['skill', 'support', 'peak']])
     for (let p = 0; p < model.people.length; p += 1) {
       const heads = runs
         .filter((r) => kind.includes(model.slots[r.slot]?.purpose.kind ?? ''))

@@ -84,6 +84,7 @@ export function evaluator(model: Model): {
         model,
         run,
         options.map((o, p) => knownPart(model, slot, run, p, o)),
+        (p) => (slot.options[p] ?? []).length > 0,
       )
     })
     if (quick) quick.set(config * SLOTS + i, made)
@@ -126,6 +127,7 @@ export function evaluator(model: Model): {
     at += CHANGE_S + closing.seconds + frame.restS + frame.closeS
     const leftS = model.minutes * 60 - at
     acrossBlocks(model, placed, add)
+    add(7, WEIGHTS.warmedAlready * warmedAlready(model, placed, warm.items))
     keepsWarm(placed, warmEnd, add)
     if (leftS < 0) add(0, (WEIGHTS.overMinute * -leftS) / 60 + WEIGHTS.broken / 4)
     add(7, (WEIGHTS.unusedMinute * Math.max(0, leftS - 120)) / 60)
@@ -168,12 +170,26 @@ function acrossBlocks(model: Model, placed: readonly Placed[], add: Add): void {
   add(0, WEIGHTS.broken * broken)
 }
 
+/** Versions of strength that everybody has warmed up with already: bought twice. */
+function warmedAlready(model: Model, placed: readonly Placed[], items: Composed['items']): number {
+  let found = 0
+  for (const { kind, value } of placed) {
+    if (kind !== 'train') continue
+    const done = new Set(value.parts.flatMap((part) => (part ? [part.v] : [])))
+    for (const v of done) if (items.some(({ id }) => id === model.variants[v]?.id)) found += 1
+  }
+  return found
+}
+
 /** Nape before head never; both in somebody's first month never. */
 function neckBroken(now: number, before: number, firstMonth: boolean): number {
   const order = now & HEAD && before & NAPE ? 1 : 0
   const all = now | before
   return order + (firstMonth && all & HEAD && all & NAPE ? 1 : 0)
 }
+
+/** Blocks in which everybody is at their own step: the same in two of them is filler, whichever comes first. */
+const OWN_WORK: ReadonlySet<string> = new Set(['skill', 'support', 'peak'])
 
 /** What it costs that somebody did the same version in an earlier block: a drill of strength never, the rest at a price. */
 function againPoints(placed: readonly Placed[], person: number, at: number, v: number): number | 'broken' {
@@ -182,7 +198,7 @@ function againPoints(placed: readonly Placed[], person: number, at: number, v: n
     if (placed[j]?.value.parts[person]?.v !== v) continue
     if (kind === 'train') return 'broken'
     if (kind === 'ease') return WEIGHTS.restAgain
-    if (kind === 'peak' && placed[j]?.kind === 'skill') return WEIGHTS.sameTwice
+    if (OWN_WORK.has(kind ?? '') && OWN_WORK.has(placed[j]?.kind ?? '')) return WEIGHTS.sameTwice
   }
   return 0
 }

@@ -182,8 +182,13 @@ function repaired(
     if (who < 0) break
     now[who] = to
   }
-  // Somebody waits rather than nobody has a block.
-  for (let p = 0; p < now.length; p += 1) {
+  // Somebody waits rather than nobody has a block: whoever asks most of it first, so that few have to.
+  const asked = (p: number): number => {
+    const option = optionOf(p, now[p] ?? -1)
+    return option ? asks(model, option) : 0
+  }
+  const hardest = now.map((_, p) => p).sort((a, b) => asked(b) - asked(a) || a - b)
+  for (const p of hardest) {
     if (
       dealWaves(
         model,

@@ -1,7 +1,8 @@
+import { composeClosing, composeWarmUp, composeWayOut } from './compose'
 import { dealt, evaluator, type Outcome } from './evaluate'
 import { fillSlot } from './fill'
 import type { Model, Slot } from './model'
-import { secondsOf, type Config } from './skeleton'
+import type { Config } from './skeleton'
 import { withoutRepeats } from './repeats'
 import { withSlot, type State } from './state'
 
@@ -16,6 +17,42 @@ type Filled = {
   readonly option: readonly number[]
   readonly worth: number
   readonly seconds: number
+  /** What it asks of the rest of the class: warm-ups and counterposes as bits, a way out, what is kicked into. */
+  readonly asks: Asks
+}
+
+type Asks = {
+  readonly warm: number
+  readonly owes: number
+  readonly falls: boolean
+  readonly kicks: number
+}
+
+const NOTHING_ASKED: Asks = { warm: 0, owes: 0, falls: false, kicks: 0 }
+
+/** Seconds that preparing, leaving and unloading take beside the blocks; remembered, since few sets of loads come together. */
+function besideBlocks(model: Model): (asks: Asks) => number {
+  const known = new Map<string, number>()
+  return ({ warm, owes, falls, kicks }) => {
+    const key = `${warm}|${owes}|${falls}|${kicks}`
+    const found = known.get(key)
+    if (found !== undefined) return found
+    const seconds =
+      composeWarmUp(model, warm).seconds +
+      composeClosing(model, owes).seconds +
+      (falls ? composeWayOut(model, kicks).seconds : 0)
+    known.set(key, seconds)
+    return seconds
+  }
+}
+
+function both(a: Asks, b: Asks): Asks {
+  return {
+    warm: a.warm | b.warm,
+    owes: a.owes | b.owes,
+    falls: a.falls || b.falls,
+    kicks: a.kicks | b.kicks,
+  }
 }
 
 /**
@@ -41,10 +78,13 @@ export function firstPlans(model: Model, keep = 10): Found[] {
       return {
         ...{ config: c, option },
         worth: value.tiers.reduce((sum, t) => sum + t, 0) + lacks,
-        seconds: secondsOf(config, false) + Math.max(30, value.setupS),
+        seconds: value.seconds + Math.max(30, value.setupS),
+        asks: { warm: value.warm, owes: value.owes, falls: value.falls, kicks: value.kicks },
       }
     })
-    return slot.purpose.needed ? filled : [{ config: -1, option: off, worth: 0, seconds: 0 }, ...filled]
+    return slot.purpose.needed
+      ? filled
+      : [{ config: -1, option: off, worth: 0, seconds: 0, asks: NOTHING_ASKED }, ...filled]
   }
   const { frame } = model
   const room = model.minutes * 60 - frame.arriveS - frame.settleS - frame.restS - frame.closeS - 30
@@ -57,17 +97,18 @@ export function firstPlans(model: Model, keep = 10): Found[] {
         }
         return { state, outcome: dealt(evaluate(state)) }
       })
-      .sort((a, b) => b.outcome.points - a.outcome.points)
+      .sort(better)
       .slice(0, keep)
   // Blocks filled each by itself have people do the same thing twice: each is tried once more for the others' sake.
   const varied = (found: Found): Found => {
     const state = withoutRepeats(model, found.state)
     const outcome = dealt(evaluate(state))
-    return outcome.points > found.outcome.points ? { state, outcome } : found
+    const other = { state, outcome }
+    return better(other, found) < 0 ? other : found
   }
   const full = judge((slot, config) => fillSlot(model, slot, config))
     .map(varied)
-    .sort((a, b) => b.outcome.points - a.outcome.points)
+    .sort(better)
   if (full.some((f) => f.outcome.isLegal)) return full
   // What breaks a rule is often mended into the best there is; a legal class stands last, whatever comes of that.
   for (const fill of plainerFills(model, off)) {
@@ -75,6 +116,11 @@ export function firstPlans(model: Model, keep = 10): Found[] {
     if (legal) return [...full, legal]
   }
   return full
+}
+
+/** What keeps the rules before what does not, then by points: the first of them is what somebody is shown. */
+function better(a: Found, b: Found): number {
+  return Number(b.outcome.isLegal) - Number(a.outcome.isLegal) || b.outcome.points - a.outcome.points
 }
 
 type Fill = (slot: Slot, config: Config) => readonly number[]
@@ -91,15 +137,29 @@ function plainerFills(model: Model, off: readonly number[]): Fill[] {
   return [(slot, config) => fillSlot(model, slot, config, { may: isPlain }), () => off]
 }
 
-/** The best combinations by what their blocks are worth by themselves, within the minutes. */
+/**
+ * The best combinations by what their blocks are worth by themselves, within the minutes that they, what prepares them, the
+ * way out and what is owed afterwards take together; the shortest where none fits.
+ */
 function combinations(model: Model, ways: readonly (readonly Filled[])[], roomS: number): Filled[][] {
   const found: { worth: number; parts: Filled[] }[] = []
-  const least = roomS * 0.2
-  const walk = (i: number, parts: Filled[], worth: number, seconds: number, trained: number): void => {
-    if (seconds > roomS - least) return
+  const beside = besideBlocks(model)
+  let closest: { over: number; parts: Filled[] } | null = null
+  const walk = (
+    i: number,
+    parts: Filled[],
+    sum: Omit<Filled, 'config' | 'option'>,
+    trained: number,
+  ): void => {
+    if (sum.seconds > roomS) return
     const slot = model.slots[i]
     if (!slot) {
-      found.push({ worth, parts: [...parts] })
+      const over = sum.seconds + beside(sum.asks) - roomS
+      if (over > 0) {
+        if (closest === null || over < closest.over) closest = { over, parts: [...parts] }
+        return
+      }
+      found.push({ worth: sum.worth, parts: [...parts] })
       if (found.length > 6 * JUDGED) {
         found.sort((a, b) => b.worth - a.worth)
         found.length = 2 * JUDGED
@@ -110,14 +170,27 @@ function combinations(model: Model, ways: readonly (readonly Filled[])[], roomS:
       const isTrain = slot.purpose.kind === 'train' && way.config >= 0
       if (isTrain && trained + 1 > model.mostTrained) continue
       parts.push(way)
-      walk(i + 1, parts, worth + way.worth, seconds + way.seconds, trained + (isTrain ? 1 : 0))
+      walk(
+        i + 1,
+        parts,
+        {
+          worth: sum.worth + way.worth,
+          seconds: sum.seconds + way.seconds,
+          asks: both(sum.asks, way.asks),
+        },
+        trained + (isTrain ? 1 : 0),
+      )
       parts.pop()
     }
   }
-  walk(0, [], 0, 0, 0)
-  if (found.length === 0) found.push({ worth: 0, parts: ways.map((w) => shortest(w)) })
+  walk(0, [], { worth: 0, seconds: 0, asks: NOTHING_ASKED }, 0)
+  if (found.length === 0) found.push({ worth: 0, parts: closestOf(closest) ?? ways.map((w) => shortest(w)) })
   found.sort((a, b) => b.worth - a.worth)
   return found.slice(0, JUDGED).map((f) => f.parts)
+}
+
+function closestOf(closest: { readonly parts: Filled[] } | null): Filled[] | null {
+  return closest?.parts ?? null
 }
 
 function shortest(ways: readonly Filled[]): Filled {

@@ -2,6 +2,7 @@ import type { Brief, BriefPerson } from '../classes/brief'
 import { changeOn, isTooEarly, type Change } from '../classes/change'
 import { isFoot } from '../practice/after'
 import { usedFor } from '../practice/ask'
+import { COUNTED_KINDS } from '../props/stock'
 import type { Library } from '../practice/library'
 import type { Family, Stage } from '../practice/schema'
 import { may, NO_CLOCK } from '../readiness/may'
@@ -112,8 +113,10 @@ function meanwhileFor(
       const { open, change } = drill
         ? may(drill.load, { caps: limits, answered }, NO_CLOCK)
         : { open: false, change: null }
-      // Nobody stands beside whoever waits: what a limit changes there nobody would see to.
-      return open && change === null
+      // Nobody stands beside whoever waits: what a limit changes there nobody would see to, and what needs a piece would
+      // be taken from somebody who is up.
+      const needs = drill?.props.some((prop) => (COUNTED_KINDS as readonly string[]).includes(prop)) ?? false
+      return open && change === null && !needs
     })
     .toSorted((a, b) => worth(b) - worth(a))
 }

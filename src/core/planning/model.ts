@@ -63,6 +63,9 @@ export type Model = {
   readonly wayOut: number
 }
 
+/** From this length on a class has a third block of strength, min. */
+const LONG_MIN = 75
+
 /** The model of a class: hard rules are left out of the options, so that nothing closed can be chosen. */
 export function buildModel(practice: Library, brief: Brief): Model {
   const variants = variantsOf(practice)
@@ -96,7 +99,7 @@ export function buildModel(practice: Library, brief: Brief): Model {
     helpers: brief.helpers,
     trainMostS: mostSeconds('train', brief.aim, brief.minutes),
     // A class of strength alone has the minutes for it.
-    mostTrained: brief.aim.kind === 'strength' ? 4 : 2,
+    mostTrained: brief.aim.kind === 'strength' ? 4 : brief.minutes >= LONG_MIN ? 3 : 2,
     settled: usedFor(practice, 'settle'),
     ...preparationOf(practice, closedTo),
     counterposes: practice.counterposes.map(({ id, minutes, instead, load, drills }) => ({

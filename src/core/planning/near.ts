@@ -77,7 +77,11 @@ export function stateOf(model: Model, plan: Plan): State | null {
     const block = blocks.find((b) => b.purpose === slot.purpose.id)
     if (!block) return { config: -1, option: off }
     const config = slot.configs.findIndex(
-      (c) => c.sets === block.sets && c.waves === block.waves && c.workS === block.workS,
+      // Turns are as long as the slowest needs: only what is stayed in differs by nothing else.
+      (c) =>
+        c.sets === block.sets &&
+        c.waves === block.waves &&
+        (block.kind !== 'ease' || c.workS === block.workS),
     )
     const option = model.people.map(({ studentId }, p) => {
       const id = block.people.find((d) => d.studentId === studentId)?.variantId

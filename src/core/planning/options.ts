@@ -100,12 +100,14 @@ function fitOf(practice: Library, { aims }: Known, variant: Variant, purpose: Pu
   if (aim.id === variant.id) return 1
   const stage = practice.stages.find((s) => s.id === variant.id)
   const below = stage ? RUNGS.indexOf(aim.rung) - RUNGS.indexOf(stage.rung) : FAR_BELOW
-  return BELOW[Math.max(0, below)] ?? SUB_FIT
+  return BELOW[Math.max(0, below)] ?? FAR_FIT
 }
 
 /** By rungs below the one they work at. */
 const BELOW = [0.8, 0.6, 0.4]
 const FAR_BELOW = 9
+/** Of the named pose all the same: worth more than anything that only prepares for it. */
+const FAR_FIT = 0.35
 
 /** The few of somebody's options that are searched: those worth most to them, those most shared, one that needs nothing. */
 export function shortlists(

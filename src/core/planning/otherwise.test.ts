@@ -15,8 +15,8 @@ const nameOf = (id: string): string => id.toUpperCase()
 /** Kickers with one place at the wall between them. */
 const KICKERS = [1, 2, 3, 4, 5, 6].map((i) =>
   person(i, {
-    ...{ standingId: 'FS-10a', targetId: 'FS-12', outcome: 'offer', limits: NO_LIMITS },
-    looked: { answer: 'accept', reason: null },
+    // They hold the kick: what is scarce is the wall, and not the eyes that a first try wants to itself.
+    ...{ standingId: 'FS-12', targetId: null, outcome: 'held', limits: NO_LIMITS },
     touch: 'yes',
   }),
 )

@@ -21,6 +21,8 @@ export type Part = {
   readonly dose: number
   /** Seconds at work in all their turns. */
   readonly workS: number
+  /** Seconds that one of their turns takes, getting in and out of tries with it. */
+  readonly needS: number
   /** Points of tiers 0 to 7: same purpose, practice, fair share, moves, variety; in one typed row, since it is summed often. */
   readonly points: Float64Array
   /** How many of each kind, by `COUNTED_KINDS`. */
@@ -41,6 +43,9 @@ export function kickMark(variant: Pick<Variant, 'family' | 'load'>): number {
   const from = kicksFrom(variant)
   return from === null ? 0 : from === 'FB' ? KICKS_FB : KICKS_WB
 }
+
+/** Stepping up, kicking and coming down again, for each try, s. */
+const TRY_S = 10
 
 /** What is stayed in so long has done all it does, s. */
 const FULL_EASE_S = 360
@@ -64,6 +69,7 @@ export function partOf(model: Model, slot: Slot, config: Config, person: number,
   return {
     ...{ option, v: option.v, turns, dose, warm: variant.warm, owes: variant.owes },
     workS: turns * Math.min(config.workS, workSeconds(variant, option)),
+    needS: Math.min(config.workS, workSeconds(variant, option) + TRY_S * variant.tries),
     points: Float64Array.of(
       0,
       (WEIGHTS.waitingMinute * Math.max(0, idle)) / 60 - option.outside,

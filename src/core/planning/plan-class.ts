@@ -1,6 +1,6 @@
 import type { Brief } from '../classes/brief'
 import { CLASS_MINUTES } from '../classes/craft'
-import type { Plan } from '../classes/plan'
+import { isWork, type Plan } from '../classes/plan'
 import type { Library } from '../practice/library'
 import { ok, refused, type Result } from '../result'
 import { firstPlans, type Found } from './first-plan'
@@ -17,6 +17,12 @@ export type PlanRefusal =
       readonly max: number
     }
   | { readonly code: 'no-minutes-left'; readonly shortS: number }
+  | {
+      readonly code: 'does-not-fit'
+      readonly waiting: number
+      readonly people: number
+      readonly purpose: string
+    }
 
 /** A class plan needs company: pairs and waves make no sense below this. */
 const LEAST_PEOPLE = 3
@@ -55,7 +61,26 @@ export function planFrom(model: Model, brief: Brief, found: Found | null): Resul
   if (!found) return refused({ code: 'no-minutes-left', shortS: 0 })
   if (!found.outcome.isLegal && found.outcome.leftS < 0)
     return refused({ code: 'no-minutes-left', shortS: -found.outcome.leftS })
-  return ok({ plan: writePlan(model, brief, found), model, found })
+  const plan = writePlan(model, brief, found)
+  const waits = mostWaits(model, plan)
+  return waits ? refused({ code: 'does-not-fit', ...waits }) : ok({ plan, model, found })
+}
+
+/** The first block in which more people wait than work, of those who may do anything of it; null where none is so. */
+function mostWaits(
+  { people, slots }: Model,
+  plan: Plan,
+): { readonly waiting: number; readonly people: number; readonly purpose: string } | null {
+  for (const block of plan.blocks.filter(isWork)) {
+    const slot = slots.find((s) => s.purpose.id === block.purpose)
+    const could = block.people.filter((p) => {
+      const at = people.findIndex((one) => one.studentId === p.studentId)
+      return (slot?.options[at] ?? []).length > 0
+    })
+    const waiting = could.filter((p) => p.variantId === null).length
+    if (waiting * 2 > could.length) return { waiting, people: could.length, purpose: block.purpose }
+  }
+  return null
 }
 
 /** The best that the whole search finds. */

@@ -44,7 +44,7 @@ export function purposesOf(practice: Library, brief: Brief, variants: readonly V
   if (aim.kind === 'restorative') return easePurposes(practice, variants, minutes)
   const both = minutes >= BOTH_FROM_MIN
   const found: Purpose[] = [stagePurpose(practice, 'skill', main ?? 'FS', variants, both)]
-  if (second && both) found.push(stagePurpose(practice, 'support', second, variants, false))
+  if (second && both) found.push(stagePurpose(practice, 'support', second, variants, true))
   if (aim.kind !== 'strength') found.push(peakPurpose(practice, aim.families, variants, both))
   if (aim.kind !== 'workshop')
     for (const capability of fixed.train ?? lackedMost(brief)) {

@@ -14,14 +14,14 @@ function repeatPrice(model: Model, { config, option }: State, slot: number): Pri
   return (person, v) => others.reduce((sum, { each, does }) => (does(person) === v ? sum + each : sum), 0)
 }
 
+const OWN: ReadonlySet<Kind> = new Set(['skill', 'support', 'peak'])
 const NOTHING: Price = () => 0
 
 type Kind = Model['slots'][number]['purpose']['kind']
 
 function price(one: Kind | undefined, other: Kind): number {
   if (one === 'ease' && other === 'ease') return -WEIGHTS.restAgain
-  if ((one === 'skill' && other === 'peak') || (one === 'peak' && other === 'skill'))
-    return -WEIGHTS.sameTwice
+  if (one !== undefined && OWN.has(one) && OWN.has(other)) return -WEIGHTS.sameTwice
   return one === 'train' || (other === 'train' && one !== undefined) ? -WEIGHTS.broken : 0
 }
 

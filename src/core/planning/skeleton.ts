@@ -53,10 +53,10 @@ function along(x: number, [x0, y0]: readonly [number, number], [x1, y1]: readonl
 
 /** How long a kind of block lasts at least and at most, as shares of the class (class-craft.md 3, rounded to whole sets). */
 const SHARE: Readonly<Record<WorkKind, readonly [number, number]>> = {
-  skill: [0.05, 0.14],
-  support: [0.03, 0.08],
-  peak: [0.13, 0.3],
-  train: [0, 0.135],
+  skill: [0.05, 0.17],
+  support: [0.03, 0.14],
+  peak: [0.13, 0.32],
+  train: [0, 0.2],
   ease: [0.05, 0.2],
 }
 
@@ -86,16 +86,16 @@ export function configsOf(kind: WorkKind, aim: Aim, minutes: number): Config[] {
   }
   switch (kind) {
     case 'skill':
-      for (const sets of [1, 2, 3, 4, 5]) add(sets, 1, 40, [30, 50])
-      for (const sets of [2, 3]) add(sets, 2, 40, [20, 20])
+      for (const sets of [1, 2, 3, 4, 5, 6]) add(sets, 1, 40, [30, 50])
+      for (const sets of [2, 3, 4]) add(sets, 2, 40, [20, 20])
       break
     case 'support':
     case 'train':
-      for (const sets of [2, 3, 4]) add(sets, 1, 40, [30, 50])
+      for (const sets of [2, 3, 4, 5]) add(sets, 1, 40, [30, 50])
       for (const sets of [2, 3]) add(sets, 2, 40, [20, 20])
       break
     case 'peak':
-      for (const sets of [1, 2, 3, 4]) {
+      for (const sets of [1, 2, 3, 4, 5, 6]) {
         add(sets, 1, 60, [60, 60])
         for (const waves of [2, 3, 4]) add(sets, waves, 60, [20, 20])
       }
@@ -106,7 +106,27 @@ export function configsOf(kind: WorkKind, aim: Aim, minutes: number): Config[] {
   return found
 }
 
-/** How long a block takes, without fetching its props. */
-export function secondsOf({ sets, waves, workS, gapS, heavyGapS }: Config, heavy: boolean): number {
-  return sets * waves * (workS + (heavy ? heavyGapS : gapS))
+/** No turn is called shorter, s: people have to get into what they do. */
+export const LEAST_TURN_S = 30
+/** What is stayed in is as long as it is meant to be, whoever could do with less, s. */
+const STAYED_FROM_S = 120
+
+/** Whether people build something and stay in it. */
+export function isStayed({ workS }: Pick<Config, 'workS'>): boolean {
+  return workS >= STAYED_FROM_S
+}
+
+/** How long a turn is where the slowest is at work so long, s: what nobody needs is nobody's idle time. */
+export function turnSeconds({ workS }: Pick<Config, 'workS'>, needS: number): number {
+  if (isStayed({ workS })) return workS
+  return Math.min(workS, Math.max(LEAST_TURN_S, Math.ceil(needS / 5) * 5))
+}
+
+/**
+ * How long a block takes, without fetching its props.
+ * @param needS at work in a turn, the slowest of them; the whole turn where nothing is said
+ */
+export function secondsOf(config: Config, heavy: boolean, needS: number = config.workS): number {
+  const { sets, waves, gapS, heavyGapS } = config
+  return sets * waves * (turnSeconds(config, needS) + (heavy ? heavyGapS : gapS))
 }

@@ -244,8 +244,9 @@ function inSides(
   // What is repeated on one side without a rest between is one effort: a limit of seconds is one of all of it (ruling 25).
   const effortS = Math.min(workS / times, mostSeconds ?? Infinity)
   const room = Math.floor(effortS / (holdS ?? TEMPO_S))
-  // Short holds that a dose counts in sets are repeated within the turn.
-  const asked = dose.reps?.value ?? (holdS !== null && holdS < SHORT_S ? dose.sets?.value : 1) ?? 1
+  // Short holds are repeated within the turn: as often as a dose counts them, or until they are one of half a minute.
+  const short = holdS !== null && holdS < SHORT_S
+  const asked = repeated(dose) ?? (short ? Math.max(dose.sets?.value ?? 1, Math.floor(EFFORT_S / holdS)) : 1)
   return { holdS, reps: Math.max(1, Math.floor(Math.min(asked, room) * share)) }
 }
 
@@ -260,7 +261,17 @@ function holdIn(
 }
 
 /** A hold shorter than this is repeated within a turn, s. */
-const SHORT_S = 10
+const SHORT_S = 20
+
+/** Repetitions of a turn: what the dose says, or as many of its range as make half a minute of work. */
+function repeated({ reps, seconds, breaths }: Dose): number | null {
+  if (!reps) return null
+  if (seconds || breaths) return reps.value
+  return Math.max(reps.value, Math.min(reps.max, Math.floor(EFFORT_S / TEMPO_S)))
+}
+
+/** One effort of short holds, s. */
+const EFFORT_S = 30
 
 /** Seconds at work in one turn. */
 export function workSeconds({ sides }: Pick<Variant, 'sides'>, { holdS, reps, sideMore }: Turn): number {

@@ -2,15 +2,15 @@
 export const WEIGHTS = {
   /** Everybody works, at the same purpose. */
   waitsThrough: -25,
-  /** The same version in skill and at the peak: once is practice, twice is filler while something else is open. */
-  sameTwice: -12,
+  /** The same version in two blocks of one’s own step: once is practice, twice is filler while something else is open. */
+  sameTwice: -18,
   /** A shape to rest in stayed in again; a third time costs again. */
-  restAgain: -12,
-  waitingMinute: -0.15,
+  restAgain: -25,
+  waitingMinute: -0.4,
   /** Practice at one's own next step, and what is short. */
   peak: 40,
   skill: 8,
-  support: 4,
+  support: 8,
   ease: 10,
   train: 3,
   lacks: 20,
@@ -24,17 +24,21 @@ export const WEIGHTS = {
   rig: -1,
   keptPiece: 0.4,
   version: -1.5,
+  /** Taught to one person alone. */
+  alone: -2,
+  /** A drill of strength that everybody has warmed up with. */
+  warmedAlready: -8,
   again: -1,
   changeoverMinute: -0.5,
-  unusedMinute: -0.2,
+  unusedMinute: -1.5,
   /** What breaks a hard rule costs so much that it never pays. */
   broken: -60,
   overMinute: -25,
 } as const
 
 /** What the first, second… turn of the peak adds up to, and of a floor block. */
-export const PEAK_DOSE = [0, 0.5, 0.78, 0.93, 1] as const
-export const FLOOR_DOSE = [0, 0.4, 0.65, 0.85, 1, 1.1] as const
+export const PEAK_DOSE = [0, 0.5, 0.78, 0.93, 1, 1.05, 1.08] as const
+export const FLOOR_DOSE = [0, 0.4, 0.65, 0.85, 1, 1.1, 1.15] as const
 
 /** Rest that people want after a turn, s (class-craft.md 9). */
 export const WANTED_REST_S = 75

@@ -5,15 +5,15 @@ import type { Item } from './compose'
 import type { Placed } from './evaluate'
 import type { Found } from './first-plan'
 import type { Model } from './model'
+import { needsNothing } from './options'
 import type { Config } from './skeleton'
 import type { Variant } from './variants'
 import { warningsOf } from './warnings'
 
-/** Spare minutes go into the rest so far, s; what is left beyond is said. */
-const LONGER_REST_S = 180
 /** The document of a plan: times in whole seconds from the start of the class, every id of the practice's own. */
 export function writePlan(model: Model, brief: Brief, { state, outcome }: Found): Plan {
   const { frame } = model
+  const more = spareFor(outcome, model.minutes)
   const blocks: PlanBlock[] = []
   let at = 0
   const together = (kind: TogetherKind, seconds: number, items: readonly Item[] = []): void => {
@@ -22,20 +22,24 @@ export function writePlan(model: Model, brief: Brief, { state, outcome }: Found)
     at += seconds
   }
   together('arrive', frame.arriveS)
-  together('settle', frame.settleS, spread(model.settled, frame.settleS))
-  if (outcome.warm.items.length > 0) together('warm-up', outcome.warm.seconds, outcome.warm.items)
+  together('settle', frame.settleS + more.settleS, spread(model.settled, frame.settleS + more.settleS))
+  if (outcome.warm.items.length > 0)
+    together('warm-up', outcome.warm.seconds + more.warmS, longer(outcome.warm.items, more.warmS))
   for (const placed of outcome.blocks) {
     if (placed.wayOut && outcome.wayOut) together('way-out', outcome.wayOut.seconds, outcome.wayOut.items)
     const block = workOf(model, brief, placed, state.config[placed.slot] ?? -1, at)
     blocks.push(block)
     at += block.seconds
   }
-  const longer = Math.min(LONGER_REST_S, Math.max(0, Math.floor(outcome.leftS / 30) * 30))
   at += 30
   if (outcome.closing.items.length > 0)
-    together('counterpose', outcome.closing.seconds, outcome.closing.items)
-  together('rest', frame.restS + longer)
-  together('close', frame.closeS)
+    together(
+      'counterpose',
+      outcome.closing.seconds + more.unloadS,
+      longer(outcome.closing.items, more.unloadS),
+    )
+  together('rest', frame.restS + more.restS)
+  together('close', frame.closeS + more.closeS)
   return {
     version: 2,
     minutes: brief.minutes,
@@ -47,6 +51,44 @@ export function writePlan(model: Model, brief: Brief, { state, outcome }: Found)
       [...outcome.tiers].map((points, tier) => [`tier-${tier}`, Math.round(points * 100) / 100]),
     ),
   }
+}
+
+/** What each part may be longer than usual at most, s (hour.md 2); what is left beyond is said. */
+const MOST_MORE = { warmS: 180, unloadS: 180, restS: 240, settleS: 120, closeS: 60 } as const
+/** Nothing that is done together is stretched by more, s. */
+const LONGEST_MORE_S = 60
+/** After attempts nobody is unloaded for less, s. */
+const LEAST_UNLOAD_S = 180
+
+type More = Readonly<Record<keyof typeof MOST_MORE, number>>
+
+/**
+ * Where spare minutes go once no block can take them, in this order: unloading to its least, joints, unloading, rest, settling,
+ * the close, each within its bounds.
+ */
+function spareFor({ leftS, warm, closing, blocks }: Found['outcome'], minutes: number): More {
+  let left = Math.max(0, Math.floor(leftS / 5) * 5)
+  const take = (most: number): number => {
+    const taken = Math.max(0, Math.min(left, Math.floor(most / 5) * 5))
+    left -= taken
+    return taken
+  }
+  const tried = blocks.some(({ value }) => value.hasTries)
+  const owed = closing.items.length > 0 && tried ? take(LEAST_UNLOAD_S - closing.seconds) : 0
+  // A third of the class at most is warming up (ruling 12).
+  const room = minutes * 20 - warm.seconds
+  const warmS = take(Math.min(MOST_MORE.warmS, room, LONGEST_MORE_S * warm.items.length))
+  const unloadS = owed + take(Math.min(MOST_MORE.unloadS, LONGEST_MORE_S * closing.items.length) - owed)
+  const restS = take(MOST_MORE.restS)
+  const settleS = take(MOST_MORE.settleS)
+  return { warmS, unloadS, restS, settleS, closeS: take(MOST_MORE.closeS) }
+}
+
+/** The same things, each a little longer, in whole five seconds as far as they go round. */
+function longer(items: readonly Item[], moreS: number): Item[] {
+  const each = Math.floor(moreS / items.length / 5) * 5
+  const over = moreS - each * items.length
+  return items.map((item, i) => ({ ...item, seconds: item.seconds + each + (i === 0 ? over : 0) }))
 }
 
 function swapped(item: Item, { fixed }: Brief): { id: string; seconds: number } {
@@ -63,7 +105,18 @@ function workOf(model: Model, brief: Brief, placed: Placed, configAt: number, st
   const { purpose, configs } = model.slots[slot] ?? {}
   const config: Config = configs?.[configAt] ?? { sets: 1, waves: 1, workS: 40, gapS: 30, heavyGapS: 30 }
   const cycles = config.sets * config.waves
-  const people = value.parts.map((part, i): Doing => doingOf(model, brief, placed, part, i))
+  const gapS = Math.round(value.seconds / cycles) - value.workS
+  const people = value.parts.map((part, i): Doing => {
+    const doing = doingOf(model, brief, placed, part, i)
+    return goesOn(model, config, { workS: value.workS, gapS }, part) && !value.helped
+      ? {
+          ...doing,
+          every: true,
+          waiting: null,
+          turns: Math.min(doing.turns, Math.floor(MOST_TURNS / config.waves)),
+        }
+      : doing
+  })
   return {
     kind: purpose?.kind ?? 'skill',
     purpose: purpose?.id ?? '',
@@ -72,10 +125,36 @@ function workOf(model: Model, brief: Brief, placed: Placed, configAt: number, st
     setupS,
     sets: config.sets,
     waves: config.waves,
-    workS: config.workS,
-    gapS: Math.round(value.seconds / cycles) - config.workS,
+    workS: value.workS,
+    gapS,
     people: withMats(brief, people, model),
   }
+}
+
+/** More turns than this of one thing are drudgery. */
+const MOST_TURNS = 10
+/** Rest between turns that are no attempts, s. */
+const FLOOR_REST_S = 30
+
+/**
+ * Whether somebody goes on in every wave: what they do takes no wall, no prop and no eyes, no limit changes it, and it leaves
+ * them a rest before the next turn. Waves are for what is scarce; nobody waits for nothing.
+ */
+function goesOn(
+  model: Model,
+  { waves }: Config,
+  { workS, gapS }: { readonly workS: number; readonly gapS: number },
+  part: Placed['value']['parts'][number],
+): boolean {
+  if (waves < 2 || !part) return false
+  const variant = model.variants[part.v]
+  return (
+    variant?.gentle === true &&
+    needsNothing(variant, part.option) &&
+    part.option.change === null &&
+    part.shoulder <= 1 &&
+    workS + gapS - part.needS >= FLOOR_REST_S
+  )
 }
 
 function doingOf(
@@ -99,6 +178,7 @@ function doingOf(
     ...{ studentId, wave, waiting, turns, holdS, reps, sideMore, override, change, inPlace },
     ...whereOf(brief, variant, deal, i),
     ...{ variantId: variant.id, setupId: variant.setupId, tries: variant.tries, sides: variant.sides },
+    every: false,
     sideFirst: weaker[variant.id] ?? null,
     props: [...variant.bill],
   }

@@ -60,6 +60,11 @@ export function blockTitle(practice: Library, kind: BlockKind, purpose = ''): st
   }
 }
 
+function purposeWord(purpose: string): string {
+  const of = purpose.split(':')[1] ?? ''
+  return list(of.split('+').map(familyWord)).toLowerCase()
+}
+
 function familyWord(code: string): string {
   const family = FAMILIES.find((f) => f === code)
   return family ? FAMILY_NAMES[family] : 'Practice'
@@ -89,6 +94,8 @@ export function describePlanRefusal(refusal: PlanRefusal): string {
       return `A class lasts ${refusal.min} to ${refusal.max} minutes.`
     case 'no-minutes-left':
       return `Arriving, warming up, counterposes and rest leave no time for work: ${Math.max(1, Math.ceil(refusal.shortS / 60))} minutes more, or what was fixed made shorter.`
+    case 'does-not-fit':
+      return `This does not fit: in the block for ${purposeWord(refusal.purpose)} ${refusal.waiting} of ${refusal.people} would only wait. Fewer people, more minutes, more wall or props, or another pose.`
   }
 }
 

@@ -2,6 +2,7 @@ import type { Picture } from '@/core/figure/picture'
 import { firstNames } from '@/core/words/first-names'
 import type { DoingView } from './doing-view'
 import type { BlockView, PlanView } from './plan-queries'
+import { waveWord } from './sheet-lines'
 
 /** What somebody takes to their place on a strip of paper: their own numbers, and nobody else's. */
 export type Strip = {
@@ -31,7 +32,7 @@ function works(plan: PlanView): BlockView[] {
 }
 
 function whenUp(block: BlockView, d: DoingView): string {
-  return block.waves > 1 && d.variantId !== null ? `wave ${d.wave}` : ''
+  return block.waves > 1 && d.variantId !== null ? waveWord(d) : ''
 }
 
 /** A strip for everybody who comes. */

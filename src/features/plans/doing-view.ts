@@ -38,6 +38,8 @@ export type DoingView = {
   /** At the wall or on the open floor, which somebody else may need after them. */
   shared: boolean
   wave: number
+  /** Up in every wave. */
+  every: boolean
   /** Who stands beside them; empty where nobody needs to. */
   helper: string
   /** What they do while others are up; empty where nobody waits. */
@@ -90,7 +92,8 @@ export function doingView(doing: Doing, block: Work, view: View): DoingView {
   const body = bodyOfStudent(view.people.students.get(studentId))
   const what = stage ?? drill
   return {
-    ...{ studentId, variantId, wave: doing.wave, override: doing.override !== null },
+    ...{ studentId, variantId, override: doing.override !== null },
+    ...{ wave: doing.wave, every: doing.every },
     name: view.people.nameOf(studentId),
     what: what?.name ?? NOTHING_OPEN,
     cue: stage ? cueFor(practice, view.waysOf(studentId), stage) : (drill?.lookFor ?? ''),

@@ -17,14 +17,19 @@ export function waveLines({ waves, turns }: BlockView): { wave: number; text: st
     }))
 }
 
+/** When somebody is up in a block of waves. */
+export function waveWord({ wave, every }: Pick<DoingView, 'wave' | 'every'>): string {
+  return every ? 'every wave' : `wave ${wave}`
+}
+
 /**
  * Where somebody is, how much, with what. Own numbers stand where hands are placed for a shape; drills of strength use the
  * same again.
  */
 export function doingLine(
   { waves, kind }: BlockView,
-  { wave, place, dose, props, numbers }: DoingView,
+  { wave, every, place, dose, props, numbers }: DoingView,
 ): string {
-  const where = [waves > 1 ? `wave ${wave}` : '', place].filter((t) => t !== '').join(', ')
+  const where = [waves > 1 ? waveWord({ wave, every }) : '', place].filter((t) => t !== '').join(', ')
   return [where, dose, props, kind === 'train' ? '' : numbers].filter((t) => t !== '').join(' · ')
 }

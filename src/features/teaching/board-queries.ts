@@ -61,8 +61,8 @@ export function roomBoard(ctx: Context, classId: string): RoomBoard | null {
               ...block,
               people: block.people
                 .filter((d) => !away.has(d.studentId))
-                .map(({ studentId, variantId, wave, turns }) => ({
-                  ...{ ...WAITING, studentId, wave, turns },
+                .map(({ studentId, variantId, wave, turns, every }) => ({
+                  ...{ ...WAITING, studentId, wave, turns, every },
                   variantId: variantId === null ? null : 'up',
                 })),
             }

@@ -160,8 +160,8 @@ function owedBy({ practice }: Context, { plan, brief }: ClassFile, id: string): 
 }
 
 /** When somebody is up, and nothing of why they do what they do. */
-function whenUp({ studentId, variantId, wave, turns }: Doing): Doing {
-  return { ...WAITING, studentId, variantId, wave, turns }
+function whenUp({ studentId, variantId, wave, turns, every }: Doing): Doing {
+  return { ...WAITING, studentId, variantId, wave, turns, every }
 }
 
 export type TeachListEntry = {

@@ -3,6 +3,7 @@ import { Apart } from '@/ui/apart'
 import { Figure } from '@/ui/figure/figure'
 import type { DoingView } from '../doing-view'
 import type { BlockView, Lane, PlanView } from '../plan-queries'
+import { waveWord } from '../sheet-lines'
 import { BlockTools } from './block-tools'
 import { SwapItem } from './swap-item'
 import { VersionPicker } from './version-picker'
@@ -105,7 +106,7 @@ function Who({ people, waves }: { people: readonly DoingView[]; waves: number })
           <strong>
             {who
               .map((d) =>
-                waves > 1 ? `${d.name} (wave ${d.wave}${d.place === '' ? '' : `, ${d.place}`})` : d.name,
+                waves > 1 ? `${d.name} (${waveWord(d)}${d.place === '' ? '' : `, ${d.place}`})` : d.name,
               )
               .join(', ')}
           </strong>
@@ -122,7 +123,7 @@ function Waves({ block }: { block: BlockView }) {
   // A task stands with the names it is open to: it may be closed to a neighbour.
   const waiting = (wave: number): string => {
     const tasks = new Map<string, string[]>()
-    for (const d of block.doings.filter((x) => x.wave !== wave || x.variantId === null))
+    for (const d of block.doings.filter((x) => (x.wave !== wave && !x.every) || x.variantId === null))
       tasks.set(d.waiting, [...(tasks.get(d.waiting) ?? []), d.name])
     return [...tasks]
       .map(([task, who]) => `${task === '' ? 'rest' : task.toLowerCase()}: ${who.join(', ')}`)
