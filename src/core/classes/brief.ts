@@ -54,6 +54,17 @@ const reachSchema = z.strictObject({
   changed: z.record(z.string(), changeSchema),
   /** What stands in place of the family; null where something of it is open. */
   instead: insteadSchema.nullable(),
+  /** What may be stepped onto tonight: from which rung, and what has to be seen there (ruling 21). */
+  onto: z
+    .array(
+      z.strictObject({
+        stageId: z.string(),
+        from: z.string(),
+        shows: z.array(z.strictObject({ checkId: z.string(), value: z.number().nullable() })).readonly(),
+      }),
+    )
+    .readonly()
+    .default([]),
   /** How near the next stage is, 0 to 1. */
   closeness: z.number().min(0).max(1),
   /** What is short for it: capabilities with their share, which sum to one; empty where nothing is known to be. */

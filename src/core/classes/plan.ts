@@ -35,6 +35,8 @@ const doingSchema = z.strictObject({
   helper: z.string().nullable(),
   /** What they do while others are up: a drill, or null for rest. */
   waiting: z.string().nullable(),
+  /** What they step onto once this is clean tonight; null where they stay (ruling 21). */
+  then: z.string().nullable().default(null),
   override: z.enum(OVERRIDE_REASONS).nullable(),
   /** How a limit changes it. */
   change: changeSchema.nullable(),
@@ -47,7 +49,16 @@ export type Doing = z.output<typeof doingSchema>
 export const WAITING: Omit<Doing, 'studentId'> = {
   ...{ variantId: null, setupId: null, wave: 1, turns: 0, holdS: null, reps: 1, tries: 0, sides: false },
   ...{ sideFirst: null, sideMore: false, every: false },
-  ...{ place: null, props: [], helper: null, waiting: null, override: null, change: null, inPlace: false },
+  ...{
+    place: null,
+    props: [],
+    helper: null,
+    waiting: null,
+    then: null,
+    override: null,
+    change: null,
+    inPlace: false,
+  },
 }
 
 const timed = { startS: z.number().int().min(0), seconds: z.number().int().min(0) }

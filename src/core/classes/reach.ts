@@ -4,6 +4,7 @@ import type { Family, Stage } from '../practice/schema'
 import { allowedStages, reachOf } from '../readiness/allowed'
 import { waitsForScreening, type Decision } from '../readiness/decide'
 import type { OfferTap } from '../readiness/offers'
+import type { StepOnto } from '../readiness/step-onto'
 import { insteadOf } from '../screening/instead'
 import { withoutRule, type Caps } from '../screening/caps'
 import type { BriefPerson, ReachInFamily } from './brief'
@@ -15,7 +16,13 @@ type Looked = Pick<OfferTap, 'answer' | 'reason'> | null
  * How far somebody goes in a family on a day: what is open, what a limit changes and how, what stands in its place.
  * @param limits everything that limits them that day: health, the room, that day's check-in
  */
-function reachIn(practice: Library, decision: Decision, looked: Looked, limits: Caps): ReachInFamily {
+function reachIn(
+  practice: Library,
+  decision: Decision,
+  looked: Looked,
+  limits: Caps,
+  onto: (open: readonly string[]) => readonly StepOnto[],
+): ReachInFamily {
   const { family } = decision
   const reach = reachOf(decision)
   const { standingId, targetId, outcome, held } = reach
@@ -39,6 +46,7 @@ function reachIn(practice: Library, decision: Decision, looked: Looked, limits: 
       }),
     ),
     instead: open.length > 0 || !foot ? null : { stageId: standIn(practice, foot, limits) },
+    onto: [...onto(open.map((stage) => stage.id))],
     closeness: closenessOf(decision),
     lacks: lacksOf(practice, decision),
   }
@@ -104,13 +112,17 @@ export function briefPerson(
     readonly limits: Caps
     readonly decisions: readonly Decision[]
     readonly looked: (stageId: string) => Looked
+    /** What may be stepped onto tonight, from what is open in a family; nothing where nobody works it out. */
+    readonly onto?: (family: Family, open: readonly string[]) => readonly StepOnto[]
   },
 ): Omit<BriefPerson, keyof typeof NO_CLASS_BEFORE> {
-  const { limits, decisions, looked, ...own } = known
+  const { limits, decisions, looked, onto = () => [], ...own } = known
   const families: Partial<Record<Family, ReachInFamily>> = {}
   for (const decision of decisions) {
     const tap = decision.targetId === null ? null : looked(decision.targetId)
-    families[decision.family] = reachIn(practice, decision, tap, limits)
+    families[decision.family] = reachIn(practice, decision, tap, limits, (open) =>
+      onto(decision.family, open),
+    )
   }
   return {
     ...own,

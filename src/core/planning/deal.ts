@@ -13,8 +13,8 @@ export type Deal = {
 }
 
 /** Watch points of one teacher, and of each assistant besides (class-craft.md 6). */
-const TEACHER_POINTS = 8
-const ASSISTANT_POINTS = 4
+export const TEACHER_POINTS = 8
+export const ASSISTANT_POINTS = 4
 /** What is left of the teacher's while they spot: everybody else does one-point work at most. */
 const SPOTTING_LEFT = 2
 /** Kickers in sight, first tries and versions at once. */

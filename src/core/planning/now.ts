@@ -40,7 +40,11 @@ function workNow(practice: Library, block: Work, brief: Brief, isOut: (doing: Do
     if (brief.fixed.out.includes(doing.studentId)) return []
     const person = brief.people.find((p) => p.studentId === doing.studentId)
     if (!person) return [doing]
-    const meanwhile = { ...doing, waiting: stillWaiting(practice, person, doing, at) }
+    const meanwhile = {
+      ...doing,
+      waiting: stillWaiting(practice, person, doing, at),
+      then: stillThen(person, doing),
+    }
     if (doing.variantId === null) return [meanwhile]
     const now =
       isOut(doing) || isClosed(practice, person, doing, at)
@@ -73,6 +77,14 @@ function isClosed(
   if (barsStage(practice, limits, stage)) return true
   // A reason given by the teacher stands against everything but a Stop.
   return override === null && !isOpenStage(practice, limits, stage)
+}
+
+/** What they step onto, while it is still open to them from what they do. */
+function stillThen({ families }: BriefPerson, { variantId, then }: Doing): string | null {
+  const open = Object.values(families).some(({ onto }) =>
+    onto.some(({ stageId, from }) => stageId === then && from === variantId),
+  )
+  return open ? then : null
 }
 
 /** The task for waiting, while it is open to them; null for rest. */

@@ -7,6 +7,7 @@ import type { Found } from './first-plan'
 import type { Model } from './model'
 import { needsNothing } from './options'
 import type { Config } from './skeleton'
+import { stepping } from './stepping'
 import type { Variant } from './variants'
 import { warningsOf } from './warnings'
 
@@ -127,7 +128,7 @@ function workOf(model: Model, brief: Brief, placed: Placed, configAt: number, st
     waves: config.waves,
     workS: value.workS,
     gapS,
-    people: withMats(brief, people, model),
+    people: stepping(model, brief, withMats(brief, people, model)),
   }
 }
 
@@ -179,6 +180,7 @@ function doingOf(
     ...whereOf(brief, variant, deal, i),
     ...{ variantId: variant.id, setupId: variant.setupId, tries: variant.tries, sides: variant.sides },
     every: false,
+    then: null,
     sideFirst: weaker[variant.id] ?? null,
     props: [...variant.bill],
   }

@@ -85,7 +85,7 @@ function idsResolve(p: Library): Found[] {
       ),
     ]),
     ...p.faults.flatMap((f) => [...dangling(f.id, f.setups, setup), ...dangling(f.id, f.drills, drill)]),
-    ...p.checks.flatMap((c) => dangling(c.id, c.drills, drill)),
+    ...p.checks.flatMap((c) => [...dangling(c.id, c.drills, drill), ...dangling(c.id, c.seenIn, isStage)]),
     ...p.drills.flatMap((d) => [
       ...dangling(d.id, [...d.after, ...d.before], drill),
       ...dangling(d.id, d.setups, setup),

@@ -111,6 +111,8 @@ export const CheckSchema = z.strictObject({
   drills: z.array(z.string()).default([]),
   /** What to do where no drill trains it. */
   noDrill: sentence.optional(),
+  /** Steps whose own doing shows it: seen there, a rung of low stakes may be stepped onto the same night (ruling 21). */
+  seenIn: z.array(z.string()).default([]),
   /** Faults that void a result, whatever it reads. */
   voids: z.array(z.string()).default([]),
   seconds: z.number().positive(),

@@ -218,6 +218,20 @@ function openCase(
   return { ...own, own: own.credited, practice, evidence, limits, asOf, credited, reached, proven, asks }
 }
 
+/** What stands between somebody and a stage by itself: its standing gates that are not met, with what keeps it back besides. */
+export function shortOf(
+  practice: Library,
+  stage: Stage,
+  evidence: Evidence,
+  limits: Caps,
+  asOf: Day,
+  ways: Ways = ANY_WAY,
+): { readonly missing: readonly GateResult[]; readonly isHeldBack: boolean } {
+  const case_ = openCase(practice, stage.family, evidence, limits, asOf, ways.asks)
+  const { missing } = judge(case_, stage)
+  return { missing, isHeldBack: case_.back !== null || case_.setbacks.length > 0 }
+}
+
 type Judgement = Pick<Decision, 'outcome' | 'reasons' | 'missing' | 'wouldChange'> & {
   readonly targetId: string
 }

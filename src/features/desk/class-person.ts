@@ -9,6 +9,7 @@ import type { Decision } from '@/core/readiness/decide'
 import { foldEvidence } from '@/core/readiness/evidence'
 import { grownHolds } from '@/core/readiness/grown'
 import { sideGaps } from '@/core/readiness/sides'
+import { stepsOnto } from '@/core/readiness/step-onto'
 import { weakerInDrills } from '@/core/readiness/weaker'
 import type { ClassRecord } from '@/db/classes'
 import { firstFactDays } from '@/db/evidence'
@@ -60,6 +61,14 @@ function makePerson(ctx: Context, record: For, studentId: string): Person {
     limits: judge.tonight(studentId),
     decisions,
     looked: (stageId) => judge.looked(studentId, stageId),
+    onto: (family, open) =>
+      stepsOnto(practice, family, {
+        evidence: judge.evidence(studentId),
+        limits: judge.tonight(studentId),
+        asOf: judge.day,
+        open,
+        firstMonth: firstMonth !== null,
+      }),
   })
 }
 

@@ -14,6 +14,8 @@ import { waysOut } from '@/core/screening/ways-out'
 import { describeTouch } from '@/core/words/floor'
 import { describeChange, NOTHING_OPEN } from '@/core/words/plan'
 import { describePieces } from '@/core/words/setup'
+import { stepOf } from '@/core/classes/step-of'
+import { describeThen } from '@/core/words/step-onto'
 import { describeWhy } from '@/core/words/why'
 import { describeTurns, isShared, placeName } from '@/core/words/turns'
 import { anyBody, bodyOfStudent } from '../body'
@@ -38,6 +40,8 @@ export type DoingView = {
   /** At the wall or on the open floor, which somebody else may need after them. */
   shared: boolean
   wave: number
+  /** What they step onto once this is clean tonight, and what has to be seen; empty where they stay. */
+  then: string
   /** Up in every wave. */
   every: boolean
   /** Who stands beside them; empty where nobody needs to. */
@@ -94,6 +98,7 @@ export function doingView(doing: Doing, block: Work, view: View): DoingView {
   return {
     ...{ studentId, variantId, override: doing.override !== null },
     ...{ wave: doing.wave, every: doing.every },
+    then: describeThen(practice, stepOf(view.brief, doing)),
     name: view.people.nameOf(studentId),
     what: what?.name ?? NOTHING_OPEN,
     cue: stage ? cueFor(practice, view.waysOf(studentId), stage) : (drill?.lookFor ?? ''),

@@ -7,6 +7,8 @@ import { partsOfDose, type DosePart } from '@/core/practice/dose-run'
 import { findById } from '@/core/practice/find'
 import type { Library } from '@/core/practice/library'
 import type { Family } from '@/core/practice/schema'
+import { firstMonthCap } from '@/core/approaches/floor'
+import { allowedStages, reachOf } from '@/core/readiness/allowed'
 import type { Decision } from '@/core/readiness/decide'
 import { foldEvidence, type Evidence } from '@/core/readiness/evidence'
 import { groundOf } from '@/core/readiness/ground'
@@ -20,6 +22,7 @@ import { jointsLoaded } from '@/core/readiness/recent-load'
 import { sideGaps } from '@/core/readiness/sides'
 import { prescribe, type Prescribed } from '@/core/readiness/prescribe'
 import { withinOf } from '@/core/readiness/within'
+import { stepsOnto } from '@/core/readiness/step-onto'
 import { isTired } from '@/core/screening/tonight'
 import {
   aimOf,
@@ -33,7 +36,9 @@ import {
 } from '@/core/words/next-steps'
 import { describeDose } from '@/core/words/dose'
 import { describeChange } from '@/core/words/plan'
+import { describeStepOnto } from '@/core/words/step-onto'
 import { faultName } from '@/core/words/reason'
+import { firstFactDays } from '@/db/evidence'
 import type { StudentRecord } from '@/db/students'
 import { anyBody, bodyOfStudent } from '../body'
 import type { Context } from '../context'
@@ -61,6 +66,8 @@ export type DrillCard = {
 }
 
 export type NextSteps = {
+  /** Rungs that may be stepped onto tonight, with what has to be clean before. */
+  tonight: string[]
   /** How the missing results have been going. */
   forecasts: string[]
   /** How kicks arrive, and what the next five may bring. */
@@ -113,6 +120,17 @@ export function nextSteps(
   const towards = decision.targetId ?? decision.standing?.stageId
   const asked = new Set(ladder.stages.flatMap((s) => s.gates.map((g) => g.check)))
   return {
+    tonight: stepsOnto(practice, decision.family, {
+      evidence: judge.evidence(decision.studentId),
+      limits: caps,
+      asOf: today,
+      open: allowedStages(practice, {
+        ...reachOf(decision),
+        limits: caps,
+        looked: decision.targetId === null ? null : judge.looked(decision.studentId, decision.targetId),
+      }).map((s) => s.id),
+      firstMonth: isFirstMonth(ctx, student),
+    }).map((step) => describeStepOnto(practice, step)),
     forecasts: decision.missing.flatMap((m) => {
       if (m.gate.op !== '>=' && m.gate.op !== '<=') return []
       const check = findById(practice.checks, m.gate.check)
@@ -156,6 +174,14 @@ export function nextSteps(
       ),
     })),
   }
+}
+
+function isFirstMonth(
+  { scope, clock }: Context,
+  { id, createdDay }: Pick<StudentRecord, 'id' | 'createdDay'>,
+): boolean {
+  const begun = firstFactDays(scope, [id]).get(id) ?? []
+  return firstMonthCap([createdDay, ...begun], clock.today) !== null
 }
 
 function drillCard(practice: Library, prescribed: Prescribed, body: Body, hidden: boolean): DrillCard {

@@ -1,4 +1,6 @@
 import 'server-only'
+import { stepOf } from '@/core/classes/step-of'
+import { describeThen } from '@/core/words/step-onto'
 import { doingsOf, isWork, WAITING, type Doing } from '@/core/classes/plan'
 import { ownWarmUp } from '@/core/planning/own-warm-up'
 import { placeName } from '@/core/words/turns'
@@ -115,6 +117,7 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
           doing.studentId,
           stageBrief(ctx, judge, doing, students.get(doing.studentId), {
             stays: isWork(block) && block.kind === 'ease',
+            then: describeThen(practice, stepOf(file.brief, doing)),
             place: placeName(doing.place, file.brief?.room),
             waiting: isWork(block) && block.waves > 1 ? (drillOf(practice, doing.waiting)?.name ?? '') : '',
             helper:

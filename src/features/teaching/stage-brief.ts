@@ -45,6 +45,8 @@ export type StageBrief = {
   dose: string
   /** How a limit changes it, in words; empty where none does, or on a private screen. */
   change: string
+  /** What they step onto once this is clean tonight; empty where they stay. */
+  then: string
   /** The way out, said before anybody goes up. */
   exit: string
   leavesFloor: boolean
@@ -70,7 +72,7 @@ export function stageBrief(
   judge: Judge,
   doing: Doing,
   student: StudentRecord | undefined,
-  { stays, ...at }: Pick<StageBrief, 'place' | 'helper' | 'waiting'> & { stays: boolean },
+  { stays, ...at }: Pick<StageBrief, 'place' | 'helper' | 'waiting' | 'then'> & { stays: boolean },
 ): StageBrief {
   const { practice, privacy } = ctx
   const change = privacy.hidden ? '' : describeChange(doing.change)

@@ -152,7 +152,10 @@ function arms(practice: Library, person: BriefPerson, plan: Plan): Violation[] {
       const into = s - block.startS - block.setupS - (doing.every ? 0 : (doing.wave - 1) * slot)
       const cycle = doing.every ? slot : block.waves * slot
       const work = Math.min(block.workS, (doing.holdS ?? 4) * doing.reps * sidesDone(doing))
-      const atWork = into >= 0 && into % cycle < work && Math.floor(into / cycle) < doing.turns * (doing.every ? block.waves : 1)
+      const atWork =
+        into >= 0 &&
+        into % cycle < work &&
+        Math.floor(into / cycle) < doing.turns * (doing.every ? block.waves : 1)
       const level = taught(practice, doing.variantId)?.joints.shoulder ?? 0
       intensity = atWork ? (WORK_INTENSITY[level] ?? 0) : 0
     }

@@ -48,6 +48,24 @@ const oneWave = (plan: Plan): Plan =>
     people('peak', () => ({ wave: 1 }), plan),
   )
 
+/** In somebody’s first month, two rungs in one night. */
+function steppedTwice(): [Plan, Brief] {
+  const onto = [
+    { stageId: 'FS-04', from: 'FS-03c', shows: [] },
+    { stageId: 'FS-05', from: 'FS-04', shows: [] },
+  ]
+  const newcomers = base.people.map((p) => ({
+    ...p,
+    firstMonth: true,
+    families: { ...p.families, FS: p.families.FS && { ...p.families.FS, onto } },
+  }))
+  const skill = people('skill', only('p7', { variantId: 'FS-03c', then: 'FS-04' }))
+  return [
+    people('peak', only('p7', { variantId: 'FS-04', then: 'FS-05' }), skill),
+    { ...base, people: newcomers },
+  ]
+}
+
 /** Each hard rule, and a plan that breaks it. */
 const cases: [Violation['code'], Plan, Brief?][] = [
   ['over-time', good, { ...base, minutes: 25 }],
@@ -63,6 +81,9 @@ const cases: [Violation['code'], Plan, Brief?][] = [
     good,
     { ...base, people: base.people.map((p) => ({ ...p, limits: limited('EYE-P', 'FEVER').caps })) },
   ],
+  ['stepped-too-far', people('skill', only('p7', { then: 'FS-06' }))],
+  ['stepped-too-far', people('skill', only('p1', { variantId: 'FS-09', then: 'FS-12' }))],
+  ['stepped-too-often', ...steppedTwice()],
   ['above-decision', people('skill', only('p7', { variantId: 'FS-06' }))],
   ['above-decision', people('skill', only('p7', { variantId: 'DR-dolphin-leg-rock' }))],
   [

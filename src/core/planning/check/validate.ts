@@ -7,6 +7,7 @@ import { timing, turnsFit } from './hour'
 import { placesKept } from './places'
 import { preparation } from './prepare'
 import { roomKept, stockKept } from './room'
+import { steppedOnto } from './stepping'
 import type { Violation } from './violation'
 
 /**
@@ -23,6 +24,7 @@ export function validatePlan(practice: Library, brief: Brief, plan: Plan): Viola
     ...everybodyIn(brief, plan),
     ...roomKept(practice, brief, plan),
     ...stockKept(practice, brief, plan),
+    ...steppedOnto(practice, brief, plan),
     ...watched(practice, brief, plan),
     ...preparation(practice, brief, plan),
   ]

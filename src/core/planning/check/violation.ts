@@ -23,6 +23,9 @@ export type Violation =
       readonly variantId: string
       readonly overridden: boolean
     }
+  /** Stepped onto tonight, and not of low stakes, not next, or not open (ruling 21). */
+  | Broken<'stepped-too-far', 'studentId' | 'variantId'>
+  | Broken<'stepped-too-often', 'studentId'>
   /** A limit changes it and the plan does not say how, or allows more than the limit. */
   | Broken<'change-missing', 'studentId' | 'variantId'>
   | Broken<'two-families', 'studentId'>

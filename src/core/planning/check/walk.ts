@@ -54,7 +54,9 @@ export function* momentsOf(plan: Plan): Generator<Moment> {
     let atS = block.startS + block.setupS
     for (let set = 1; set <= block.sets; set += 1)
       for (let wave = 1; wave <= block.waves; wave += 1) {
-        const up = block.people.filter((p) => p.variantId !== null && (p.every || p.wave === wave) && p.turns >= set)
+        const up = block.people.filter(
+          (p) => p.variantId !== null && (p.every || p.wave === wave) && p.turns >= set,
+        )
         yield { atS, endS: atS + block.workS, block, up }
         atS += block.workS + block.gapS
       }

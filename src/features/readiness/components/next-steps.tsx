@@ -5,6 +5,7 @@ import { DrillCards } from './drill-cards'
 /** How it is going, what to drill until then, and what to do about faults. */
 export function NextSteps({ next }: { next: Steps }) {
   const parts = [
+    { title: 'On the way tonight', lines: next.tonight },
     { title: 'No drill for it', lines: next.undrilled },
     { title: 'At this rate', lines: [...next.forecasts, ...next.kicks] },
     { title: 'Sides', lines: next.sides },

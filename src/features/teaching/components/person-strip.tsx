@@ -123,6 +123,7 @@ function Version({ stage }: Pick<Props, 'stage'>) {
       {stage.props === '' ? null : <Text size="sm">Props: {stage.props}.</Text>}
       {stage.helper === '' ? null : <Text fw={600}>With {stage.helper} beside.</Text>}
       {stage.change === '' ? null : <Text fw={600}>{stage.change}</Text>}
+      {stage.then === '' ? null : <Text size="sm">{stage.then}</Text>}
     </>
   )
 }

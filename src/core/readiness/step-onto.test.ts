@@ -1,0 +1,103 @@
+import fc from 'fast-check'
+import { did, evidence, placed, saw, TODAY } from '@/testing/evidence'
+import { limited } from '@/testing/briefs'
+import { namesIn } from '../practice/after'
+import { findById } from '../practice/find'
+import { shippedPractice } from '../practice/library'
+import { FAMILIES } from '../practice/schema'
+import { NO_LIMITS, NOT_ASKED, type Caps } from '../screening/caps'
+import { describeStepOnto, describeThen } from '../words/step-onto'
+import { allowedStages, isOpenStage, reachOf } from './allowed'
+import { decide } from './decide'
+import type { Evidence } from './evidence'
+import { stepsOnto } from './step-onto'
+
+const practice = shippedPractice()
+const conditions = [...new Set(practice.cautions.flatMap((c) => c.conditions))]
+const low = practice.stages.filter((s) => (s.load.FR ?? 0) <= 1 && !s.load.HB && (s.load.NF ?? 0) <= 1)
+
+const facts = fc.array(
+  fc.oneof(
+    fc
+      .record({ stageId: fc.constantFrom(...low.map((s) => s.id)), ago: fc.nat(40), byEye: fc.boolean() })
+      .map(({ stageId, ago, byEye }) => (byEye ? placed(stageId, ago) : did(stageId, ago))),
+    fc
+      .record({
+        check: fc.constantFrom(...practice.checks.filter((c) => c.seenIn.length > 0)),
+        good: fc.boolean(),
+        ago: fc.nat(20),
+      })
+      .map(({ check, good, ago }) => saw(check.id, good ? check.max : check.min, ago)),
+  ),
+  { maxLength: 8 },
+)
+
+function steps(all: Evidence, limits: Caps, firstMonth = false, family: (typeof FAMILIES)[number] = 'FS') {
+  const decision = decide(practice, family, 's', all, limits, TODAY)
+  const open = allowedStages(practice, { ...reachOf(decision), limits, looked: null }).map((s) => s.id)
+  return {
+    open,
+    found: stepsOnto(practice, family, { evidence: all, limits, asOf: TODAY, open, firstMonth }),
+  }
+}
+
+describe('what may be stepped onto tonight', () => {
+  it('is of low stakes, next, open to every limit, missing only what is seen before it, and two at most', () => {
+    let some = 0
+    fc.assert(
+      fc.property(
+        facts,
+        fc.constantFrom(...FAMILIES.filter((f) => f !== 'AD')),
+        fc.oneof(
+          fc.constant(NO_LIMITS),
+          fc.constant(NOT_ASKED),
+          fc.constantFrom(...conditions).map((c) => limited(c)),
+        ),
+        fc.boolean(),
+        (list, family, limits, firstMonth) => {
+          const all = evidence(...list)
+          const { open, found } = steps(all, limits, firstMonth, family)
+          some += found.length
+          expect(found.length).toBeLessThanOrEqual(firstMonth ? 1 : 2)
+          const may = new Set(open)
+          for (const { stageId, from, shows } of found) {
+            const { load, after, ...stage } = findById(practice.stages, stageId)
+            expect([load.FR ?? 0, load.HB ?? 0, load.NF ?? 0].every((n, i) => n <= [1, 0, 1][i]!)).toBe(true)
+            expect(isOpenStage(practice, limits, { load, after, ...stage })).toBe(true)
+            expect(may.has(from) && !may.has(stageId)).toBe(true)
+            expect(namesIn(after).some((name) => from.startsWith(name))).toBe(true)
+            for (const { checkId } of shows) expect(findById(practice.checks, checkId).seenIn).toContain(from)
+            may.add(stageId)
+          }
+          // Whoever arrived first, and in whatever order the facts did.
+          expect(steps(evidence(...list.toReversed()), limits, firstMonth, family).found).toEqual(found)
+        },
+      ),
+      { numRuns: 300 },
+    )
+    expect(some).toBeGreaterThan(50)
+  })
+  it('begins where somebody new begins: table, plank, and no further in the first month', () => {
+    const nobody = evidence()
+    expect(steps(nobody, NO_LIMITS, false).found.map((s) => [s.from, s.stageId])).toEqual([
+      ['FS-01', 'FS-02'],
+      ['FS-02', 'FS-03a'],
+    ])
+    expect(steps(nobody, NO_LIMITS, true).found).toHaveLength(1)
+    const [first] = steps(nobody, NO_LIMITS).found
+    expect(describeStepOnto(practice, first!)).toMatch(
+      /^Forearm plank, once Forearm table is clean tonight: .*\.$/,
+    )
+    expect(describeThen(practice, first)).toMatch(/^Clean \(.*\)\? On to Forearm plank\./)
+    expect(describeThen(practice, undefined)).toBe('')
+  })
+  it('is nothing after a fault that holds somebody back, nor where a limit changes nothing but closes', () => {
+    const fell = evidence(
+      did('FS-03c', 1, { outcome: 'clean', faults: ['FT-head-drop'], exitControlled: false }),
+    )
+    expect(steps(fell, NO_LIMITS).found).toEqual([])
+    expect(steps(evidence(), limited('WRI-acute', 'EYE-R')).found.every((s) => s.stageId !== 'FS-04')).toBe(
+      true,
+    )
+  })
+})
