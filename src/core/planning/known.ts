@@ -1,5 +1,5 @@
 import type { Brief, BriefPerson } from '../classes/brief'
-import { changeOn, isTooEarly, type Change } from '../classes/change'
+import type { Change } from '../classes/change'
 import { isFoot } from '../practice/after'
 import { usedFor } from '../practice/ask'
 import { COUNTED_KINDS } from '../props/stock'

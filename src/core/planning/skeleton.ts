@@ -107,7 +107,7 @@ export function configsOf(kind: WorkKind, aim: Aim, minutes: number): Config[] {
 }
 
 /** No turn is called shorter, s: people have to get into what they do. */
-export const LEAST_TURN_S = 30
+const LEAST_TURN_S = 30
 /** What is stayed in is as long as it is meant to be, whoever could do with less, s. */
 const STAYED_FROM_S = 120
 

@@ -21,7 +21,7 @@ export type StepOnto = {
 const [MOST, MOST_FIRST_MONTH] = [2, 1] as const
 
 /** Falls, weight on the head and work on the nape keep their days and points: they are never stepped onto. */
-export function isLowStakes({ load: { FR = 0, HB = 0, NF = 0 } }: Pick<Stage, 'load'>): boolean {
+function isLowStakes({ load: { FR = 0, HB = 0, NF = 0 } }: Pick<Stage, 'load'>): boolean {
   return FR <= 1 && HB === 0 && NF <= 1
 }
 
@@ -29,7 +29,6 @@ export function isLowStakes({ load: { FR = 0, HB = 0, NF = 0 } }: Pick<Stage, 'l
  * What may be stepped onto tonight in a family: rungs of low stakes that follow directly on one that is open tonight, which no
  * limit bars, and of whose gates nothing is missing but what that one shows when it is done clean. The second only follows on
  * the first. It depends on nothing but what is known before the class, so order of arrival changes nothing.
- * @param open what they may do tonight without it
  */
 export function stepsOnto(
   practice: Library,
@@ -38,6 +37,7 @@ export function stepsOnto(
     readonly evidence: Evidence
     readonly limits: Caps
     readonly asOf: Day
+    /** What they may do tonight without it. */
     readonly open: readonly string[]
     readonly firstMonth: boolean
     readonly ways?: Ways

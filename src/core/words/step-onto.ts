@@ -5,7 +5,7 @@ import { list } from './number'
 import { stageName } from './reason'
 
 /** What has to be seen before somebody steps on, as a teacher watches for it: a check, with its seconds or number. */
-export function describeShows(practice: Library, { shows }: Pick<StepOnto, 'shows'>): string {
+function describeShows(practice: Library, { shows }: Pick<StepOnto, 'shows'>): string {
   return list(
     shows.map(({ checkId, value }) => {
       const { name, unit } = findById(practice.checks, checkId)

@@ -13,12 +13,14 @@ import { REHEARSAL, rehearsedWays } from '@/core/classes/rehearsed'
 import { formatDay } from '@/core/day'
 import type { Picture } from '@/core/figure/picture'
 import { pictureFor } from '@/core/figure/picture-of'
+import { readCraft } from '@/core/planning/craft'
 import { trainable } from '@/core/planning/purposes'
 import { validatePlan } from '@/core/planning/check/validate'
 import type { Violation } from '@/core/planning/check/violation'
 import { othersFor } from '@/core/practice/ask'
 import type { Library } from '@/core/practice/library'
 import { formatClock } from '@/core/units'
+import { describeCraft } from '@/core/words/craft'
 import { count, halfMinutes } from '@/core/words/number'
 import {
   blockTitle,
@@ -104,6 +106,8 @@ export type PlanView = ArmsView & {
   blocks: BlockView[]
   pull: string
   warnings: string[]
+  /** Read as a teacher reads it: how many of its questions the plan answers, and what it misses. */
+  craft: { held: number; of: number; lines: string[] }
   violations: string[]
   people: number
   planned: boolean
@@ -136,6 +140,7 @@ export function planView(ctx: Context, id: string): PlanView | null {
     blocks: [],
     pull: '',
     warnings: [],
+    craft: { held: 0, of: 0, lines: [] },
     violations: [],
     choices: [],
     trains: [],
@@ -169,6 +174,7 @@ export function planView(ctx: Context, id: string): PlanView | null {
     ),
     pull: pullList(plan, studio),
     warnings: plan.warnings.map((w) => describePlanWarning(w, practice, view.people.nameOf)),
+    craft: craftOf(view, plan),
     // The same sentence of two blocks is said once.
     violations: [...new Set(broken.map(say))],
     ...armsView(practice, plan),
@@ -189,6 +195,17 @@ function speaksOf(violation: Violation, block: PlanBlock): boolean {
   return violation.code === 'rest-short'
     ? block.kind === 'rest'
     : violation.code === 'warm-long' && block.kind === 'warm-up'
+}
+
+function craftOf({ ctx: { practice }, brief, people }: View, plan: Plan): PlanView['craft'] {
+  if (!brief) return { held: 0, of: 0, lines: [] }
+  const read = readCraft(practice, brief, plan)
+  const missed = read.filter((c) => !c.held)
+  return {
+    held: read.length - missed.length,
+    of: read.length,
+    lines: missed.map((c) => describeCraft(c, people.nameOf)),
+  }
 }
 
 function choicesOf(

@@ -16,6 +16,7 @@ import { eraseStudent } from '@/db/erase'
 import { dataFolder } from '@/db/open'
 import { addStudents, findStudent, listStudents, saveProfile, setArchived } from '@/db/students'
 import { action } from '../action'
+import type { Context } from '../context'
 import { done, problem } from '../answer'
 import { idField, nameField, statureField } from '../fields'
 import { typedLength, typedStature } from './typed'
@@ -79,6 +80,31 @@ function agreed({
   return { ageBand, guardian: guardian ?? '', guardianDay: guardianDay === '' ? null : (guardianDay ?? null) }
 }
 
+/** Lengths as they were typed: an untouched one keeps its exact number, an empty one goes back to its estimate. */
+function readLengths(
+  measured: Partial<Record<SegmentName, string>>,
+  stored: Partial<Record<SegmentName, number>>,
+  studio: Context['studio'],
+):
+  | { readonly ok: true; readonly lengths: Partial<Record<SegmentName, number>> }
+  | { readonly ok: false; readonly problem: ReturnType<typeof problem> } {
+  const lengths: Partial<Record<SegmentName, number>> = {}
+  for (const segment of SEGMENT_NAMES) {
+    const typed = measured[segment]
+    if (!typed?.trim()) continue
+    const kept = stored[segment]
+    if (kept !== undefined && typedLength(kept, studio.units) === typed) {
+      lengths[segment] = kept
+      continue
+    }
+    const parsed = parseLength(typed, { minCm: 1, maxCm: 150 }, studio.units)
+    if (!parsed.ok)
+      return { ok: false, problem: problem(describeLength(parsed.refusal, studio), `measured.${segment}`) }
+    lengths[segment] = parsed.value
+  }
+  return { ok: true, lengths }
+}
+
 const BREATH_RANGE = { min: 2, max: 12 }
 
 export const saveStudent = action(
@@ -107,19 +133,9 @@ export const saveStudent = action(
     if (!breathS.ok)
       return problem(describeQuantity(breathS.refusal, 'seconds for one breath', 's'), 'breath')
 
-    const lengths: Partial<Record<SegmentName, number>> = {}
-    for (const segment of SEGMENT_NAMES) {
-      const typed = measured[segment]
-      if (!typed?.trim()) continue
-      const kept = stored.measured[segment]
-      if (kept !== undefined && typedLength(kept, studio.units) === typed) {
-        lengths[segment] = kept
-        continue
-      }
-      const parsed = parseLength(typed, { minCm: 1, maxCm: 150 }, studio.units)
-      if (!parsed.ok) return problem(describeLength(parsed.refusal, studio), `measured.${segment}`)
-      lengths[segment] = parsed.value
-    }
+    const read = readLengths(measured, stored.measured, studio)
+    if (!read.ok) return read.problem
+    const { lengths } = read
     if (height.data === null && Object.keys(lengths).length > 0)
       return problem(
         'Measured lengths need a height beside them, so that the rest can be estimated.',

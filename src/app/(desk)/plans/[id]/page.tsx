@@ -85,6 +85,7 @@ export default page<{
             }))}
           />
           <Seen by={by} plan={plan} through={by === 'room' ? roomThrough(ctx, id) : null} />
+          <Read craft={plan.craft} />
           {plan.editable ? <ClassTools plan={plan} /> : null}
           <PlanFile classId={id} editable={plan.editable} />
           <HandOver classId={id} />
@@ -96,6 +97,23 @@ export default page<{
     </Stack>
   )
 })
+
+/** What a plan of many years would still be asked, by the plan alone; nothing here keeps anybody from teaching it. */
+function Read({ craft: { held, of, lines } }: { craft: PlanView['craft'] }) {
+  if (of === 0) return null
+  return (
+    <section aria-label="Read as a teacher">
+      <Text fw={600}>
+        Read as a teacher: {held} of {of} questions answered.
+      </Text>
+      <List>
+        {lines.map((line) => (
+          <ListItem key={line}>{line}</ListItem>
+        ))}
+      </List>
+    </section>
+  )
+}
 
 type SeenProps = { by: (typeof VIEWS)[number]['key']; plan: PlanView; through: Through | null }
 
