@@ -183,7 +183,7 @@ function withNewcomers(model: Model, state: Found['state'], before: Model): Foun
 function stranger(studentId: string, { aim }: Brief): BriefPerson {
   const nothing = {
     ...{ standingId: null, targetId: null, outcome: 'not-now' as const, looked: null, open: [], changed: {} },
-    ...{ instead: null, closeness: 0, lacks: {} },
+    ...{ instead: null, onto: [], closeness: 0, lacks: {} },
   }
   return {
     ...{

@@ -5,7 +5,7 @@ export const WEIGHTS = {
   /** The same version in two blocks of one’s own step: once is practice, twice is filler while something else is open. */
   sameTwice: -18,
   /** A shape to rest in stayed in again; a third time costs again. */
-  restAgain: -25,
+  restAgain: -18,
   waitingMinute: -0.4,
   /** Practice at one's own next step, and what is short. */
   peak: 40,
