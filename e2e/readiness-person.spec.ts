@@ -96,18 +96,21 @@ async function logTry(page: Page, asked: Try): Promise<void> {
   await expect(panel.getByText(before === 0 ? '1 saved here.' : /saved here/)).toBeVisible()
 }
 
+/** An empty studio with three people, one of them asked about health and open on her page. */
+async function nellIn(page: Page, own: App): Promise<void> {
+  await page.goto(own.address)
+  await page.getByRole('textbox', { name: 'Names, one on each line' }).fill('Nell Arden\nOwen Bask\nIda Rook')
+  await page.getByRole('button', { name: 'Add these people' }).click()
+  await expect(page.getByText('3 people are here.')).toBeVisible()
+  await screen(page, 'Nell Arden', own)
+  await openPerson(page, 'Nell Arden', own)
+}
+
 test('from near over once more to an offer on three dates, with the history of it', async ({ page }) => {
   test.setTimeout(120_000)
   const own = await App.start({ demo: false })
   try {
-    await page.goto(own.address)
-    await page
-      .getByRole('textbox', { name: 'Names, one on each line' })
-      .fill('Nell Arden\nOwen Bask\nIda Rook')
-    await page.getByRole('button', { name: 'Add these people' }).click()
-    await expect(page.getByText('3 people are here.')).toBeVisible()
-    await screen(page, 'Nell Arden', own)
-    await openPerson(page, 'Nell Arden', own)
+    await nellIn(page, own)
     await place(page, 'Lifted-leg rock')
     // What the load asks for: the way out on both sides, and whether these arms can clear this head.
     await pick(page, 'Exit rehearsed', ['Left', 'Right'])
@@ -281,4 +284,22 @@ test('props: what may come off, and a trial side by side with how sure it is', a
   await expect(page.getByRole('region', { name: 'Next steps' })).toContainText(
     /Left leg leading: about \d+ % arrive .* of the next five, \d to \d\./,
   )
+})
+
+test('a clean kick of which nothing was said proves nothing, and the gate says what was not said', async ({
+  page,
+}) => {
+  const own = await App.start({ demo: false })
+  try {
+    await nellIn(page, own)
+    await place(page, 'Dolphin hops')
+    const asked = decision(page).getByRole('list', { name: 'What is asked' })
+    await expect(asked).not.toContainText('it was not said')
+    const before = await asked.getByText('Met', { exact: true }).count()
+    for (let n = 0; n < 2; n += 1) await logTry(page, { stage: /^Dolphin hops/ })
+    await expect(asked).toContainText(/it was not said (which leg|how far|how high)/)
+    expect(await asked.getByText('Met', { exact: true }).count()).toBe(before)
+  } finally {
+    await own.end()
+  }
 })

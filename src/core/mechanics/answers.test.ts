@@ -22,7 +22,9 @@ describe('where the plumb line falls', () => {
   )
   it('shoulders ahead of the support bring it forward; so does one leg past upright, but hardly an even V', () => {
     const stacked = solve('handstand-straight', { leanDeg: 0 }).margin.backCm
-    expect(solve('handstand-straight', { leanDeg: 0, shoulderLeanDeg: 6 }).margin.backCm).toBeGreaterThan(stacked + 3)
+    expect(solve('handstand-straight', { leanDeg: 0, shoulderLeanDeg: 6 }).margin.backCm).toBeGreaterThan(
+      stacked + 3,
+    )
     const split = (frontLegDeg: number, backLegDeg: number): number =>
       solve('handstand-v-split', { leanDeg: 0, frontLegDeg, backLegDeg }).centreOfMassCm.x
     expect(split(0, 30)).toBeGreaterThan(split(0, 0) + 2)
@@ -183,7 +185,10 @@ describe('arm balances and necks', () => {
     expect(range.max - range.min).toBeLessThan(0.05)
   })
   it('the crown hangs at elbow height and 0.4 % of stature above the floor on average arms', () => {
-    expect(solve('forearm-stand-straight', { leanDeg: 0 }).headClearanceCm).toBeCloseTo((0.018 + 0.004) * 168, 6)
+    expect(solve('forearm-stand-straight', { leanDeg: 0 }).headClearanceCm).toBeCloseTo(
+      (0.018 + 0.004) * 168,
+      6,
+    )
   })
 })
 

@@ -6,7 +6,7 @@ export const WEIGHTS = {
   sameTwice: -18,
   /** A shape to rest in stayed in again; a third time costs again. */
   restAgain: -18,
-  waitingMinute: -0.4,
+  waitingMinute: -0.15,
   /** Practice at one's own next step, and what is short. */
   peak: 40,
   skill: 8,
@@ -25,7 +25,7 @@ export const WEIGHTS = {
   keptPiece: 0.4,
   version: -1.5,
   /** Taught to one person alone. */
-  alone: -2,
+  alone: -1,
   /** A drill of strength that everybody has warmed up with. */
   warmedAlready: -8,
   again: -1,
@@ -37,7 +37,7 @@ export const WEIGHTS = {
 } as const
 
 /** What the first, second… turn of the peak adds up to, and of a floor block. */
-export const PEAK_DOSE = [0, 0.5, 0.78, 0.93, 1, 1.05, 1.08] as const
+export const PEAK_DOSE = [0, 0.5, 0.78, 0.93, 1, 1.01, 1.02] as const
 export const FLOOR_DOSE = [0, 0.4, 0.65, 0.85, 1, 1.1, 1.15] as const
 
 /** Rest that people want after a turn, s (class-craft.md 9). */

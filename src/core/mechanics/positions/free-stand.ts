@@ -63,12 +63,7 @@ function balancingLean(kind: ArmKind, shape: Shape): (body: Body) => number {
 }
 
 /** A free balance with its legs in a shape; it begins where the plumb line falls a third of the way along the base. */
-export function balance(
-  id: string,
-  name: string,
-  kind: ArmKind,
-  shape: Shape,
-): PositionSpec {
+export function balance(id: string, name: string, kind: ArmKind, shape: Shape): PositionSpec {
   return {
     id,
     name,

@@ -4,6 +4,7 @@ import { Button, Group, Stack, Text } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { Link } from '@/ui/link'
 import { memo, useCallback, useMemo } from 'react'
+import { stoppedBy } from '@/core/teaching/outcome'
 import { isWork, type PlanBlock } from '@/core/classes/plan'
 import { blockClock, isPaused } from '@/core/classes/run'
 import { breathingAt } from '@/core/teaching/breath'
@@ -231,12 +232,19 @@ const Doing = memo(function Doing({ data, taught, block, up }: DoingProps) {
           ) : null
         })}
       </div>
-      {inTurns ? (
-        <Waiting people={data.people.filter((p) => !up.includes(p))} doing={doing} recorded={recorded} />
-      ) : null}
+      <Waiting
+        people={data.people.filter((p) => (inTurns ? !up.includes(p) : hasStopped(recorded, p)))}
+        doing={doing}
+        recorded={recorded}
+      />
     </>
   )
 })
+
+/** Whoever stopped is told what instead, whether others go on in turns or all at once. */
+function hasStopped(recorded: TeachData['recorded'], { id }: TeachPerson): boolean {
+  return stoppedBy(recorded.filter((r) => r.studentId === id)) !== null
+}
 
 /** Hands on the clock, the bell, and what gives when the class runs late. */
 function Hands({
