@@ -124,6 +124,8 @@ test('a class at accelerated time: six looks, pause, a minute more, late, a faul
       await expect(title).not.toHaveText(shown)
     }
     await page.getByRole('button', { name: 'End the class' }).click()
+    // The server was away: what was tapped meanwhile has to be there before anybody is told what they did.
+    await allSent(page)
     await page.getByRole('link', { name: 'See what changed' }).click()
     await expect(page.getByRole('region', { name: 'Against the plan' })).toContainText(
       /min, planned|left out/,
@@ -133,9 +135,7 @@ test('a class at accelerated time: six looks, pause, a minute more, late, a faul
     await expect(word.getByRole('status')).toHaveText('calm')
     await page.getByRole('link', { name: 'To take home' }).click()
     await expect(page.getByRole('heading', { level: 2, name: 'Ines Calder' })).toBeVisible()
-    // Nobody's try was tapped in this class: said, and no heading over nothing.
-    await expect(page.getByText('You did')).toHaveCount(0)
-    await whole(page, 'Nothing was written down of this class.', 'Nothing upside down alone.')
+    await whole(page, 'Nothing upside down alone.')
   })
   await board.context().close()
 })
