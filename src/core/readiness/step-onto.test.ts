@@ -91,6 +91,23 @@ describe('what may be stepped onto tonight', () => {
     expect(describeThen(practice, first)).toMatch(/^Clean \(.*\)\? On to Forearm plank\./)
     expect(describeThen(practice, undefined)).toBe('')
   })
+  it('is never a fall, weight on the head or work on the nape, however ready somebody is', () => {
+    for (const load of [{ FR: 2 }, { HB: 1 }, { NF: 2 }] as const) {
+      const graver = {
+        ...practice,
+        stages: practice.stages.map((s) => (s.id === 'FS-02' ? { ...s, load: { ...s.load, ...load } } : s)),
+      }
+      const known = {
+        evidence: evidence(),
+        limits: NO_LIMITS,
+        asOf: TODAY,
+        open: ['FS-01'],
+        firstMonth: false,
+      }
+      expect(stepsOnto(practice, 'FS', known).map((s) => s.stageId)).toContain('FS-02')
+      expect(stepsOnto(graver, 'FS', known).map((s) => s.stageId)).not.toContain('FS-02')
+    }
+  })
   it('is nothing after a fault that holds somebody back, nor where a limit changes nothing but closes', () => {
     const fell = evidence(
       did('FS-03c', 1, { outcome: 'clean', faults: ['FT-head-drop'], exitControlled: false }),

@@ -17,8 +17,8 @@ export type StepOnto = {
   readonly shows: readonly { readonly checkId: string; readonly value: number | null }[]
 }
 
-/** Rungs a night in a family: in somebody's first month one. */
-const [MOST, MOST_FIRST_MONTH] = [2, 1] as const
+/** Rungs a night in a family; in somebody's first month one. */
+const MOST = 2
 
 /** Falls, weight on the head and work on the nape keep their days and points: they are never stepped onto. */
 function isLowStakes({ load: { FR = 0, HB = 0, NF = 0 } }: Pick<Stage, 'load'>): boolean {
@@ -76,5 +76,5 @@ export function stepsOnto(
     }
     break
   }
-  return found.slice(0, firstMonth ? MOST_FIRST_MONTH : MOST)
+  return found
 }
