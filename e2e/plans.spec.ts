@@ -119,9 +119,7 @@ test('tonight is planned, changed by hand, taken back, seen person by person and
     await helps.getByRole('button', { name: 'What would help?' }).click()
     await expect(helps.getByRole('button', { name: 'Ask again' })).toBeVisible({ timeout: 60_000 })
     await expect(
-      helps
-        .getByRole('listitem')
-        .filter({ hasText: /^2 more (can come|at the door)/ }),
+      helps.getByRole('listitem').filter({ hasText: /^2 more (can come|at the door)/ }),
     ).toHaveCount(1)
   })
   await test.step('a file out, another plan, the file in: the same plan', async () => {
