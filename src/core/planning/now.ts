@@ -107,7 +107,9 @@ function changed(practice: Library, person: BriefPerson, { workS }: Work, doing:
   if (turns < 1) return null
   const turn = ownTurn(person, variant, change, workS)
   const standsIn = Object.values(person.families).some((r) => r.instead?.stageId === variant.id)
-  return { ...doing, ...turn, change, turns, inPlace: doing.inPlace || standsIn }
+  // What a limit changes is done in one's own wave (`goesOn` asks the same of a plan being made).
+  const every = doing.every && change === null
+  return { ...doing, ...turn, change, turns, every, inPlace: doing.inPlace || standsIn }
 }
 
 /** What is open to somebody in a block without wall, props or helper; nothing where nothing is. */

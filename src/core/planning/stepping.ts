@@ -1,5 +1,4 @@
 import type { Brief } from '../classes/brief'
-import { changeOn } from '../classes/change'
 import type { Doing } from '../classes/plan'
 import { ASSISTANT_POINTS, MOST_AT_ONCE, MOST_GENTLE, MOST_VERSIONS, TEACHER_POINTS } from './deal'
 import type { Model } from './model'
@@ -22,7 +21,6 @@ export function stepping(model: Model, brief: Brief, people: readonly Doing[]): 
       .find(({ from }) => from === doing.variantId)
     const variant = variantOf(next?.stageId ?? null)
     if (!person || !variant || !takesNothing(variant)) return
-    if (changeOn(variant, { caps: person.limits }) !== null) return
     now[i] = { ...doing, then: variant.id }
     if (!holdsAtTop(now, variantOf, brief)) now[i] = doing
   })

@@ -209,18 +209,20 @@ it('says why somebody does what they do', () => {
 
 it('says turns and places as a teacher would', () => {
   const doing = { ...WAITING, studentId: 'p', variantId: 'x', turns: 3 }
-  expect(describeTurns({ ...doing, holdS: 10, reps: 2, sides: true })).toBe(
+  expect(describeTurns({ ...doing, holdS: 10, reps: 2, sides: true }, { waves: 1 })).toBe(
     '3 turns: 2 times 10 s, each side.',
   )
-  expect(describeTurns({ ...doing, holdS: 15, reps: 2, tries: 4, sides: true })).toBe(
+  expect(describeTurns({ ...doing, holdS: 15, reps: 2, tries: 4, sides: true }, { waves: 1 })).toBe(
     '3 turns: 2 tries 15 s at most, each side.',
   )
-  expect(describeTurns({ ...doing, reps: 5 })).toBe('3 turns: 5 times.')
-  expect(describeTurns({ ...doing, holdS: 40 }, 180)).toMatch(/^Stay in it/)
+  expect(describeTurns({ ...doing, reps: 5 }, { waves: 1 })).toBe('3 turns: 5 times.')
+  expect(describeTurns({ ...doing, holdS: 40 }, { waves: 1 }, 180)).toMatch(/^Stay in it/)
   // A limit of seconds is no invitation to stay.
   const change = { mostSeconds: 20, share: 1, words: [] }
-  expect(describeTurns({ ...doing, holdS: 20, change }, 180)).toBe('3 turns: 20 s.')
-  expect(describeTurns({ ...doing, turns: 0 })).toBe('')
+  expect(describeTurns({ ...doing, holdS: 20, change }, { waves: 1 }, 180)).toBe('3 turns: 20 s.')
+  expect(describeTurns({ ...doing, turns: 0 }, { waves: 1 })).toBe('')
+  // Up in every wave: as many turns as there are waves, each set.
+  expect(describeTurns({ ...doing, reps: 5, every: true }, { waves: 2 })).toBe('6 turns: 5 times.')
   const room = {
     ...b.room,
     mats: [

@@ -2,13 +2,14 @@ import fc from 'fast-check'
 import { did, evidence, placed, saw, TODAY } from '@/testing/evidence'
 import { limited } from '@/testing/briefs'
 import { namesIn } from '../practice/after'
+import { changeOn } from '../classes/change'
 import { findById } from '../practice/find'
 import { shippedPractice } from '../practice/library'
-import { FAMILIES } from '../practice/schema'
+import { FAMILIES, type Gate } from '../practice/schema'
 import { NO_LIMITS, NOT_ASKED, type Caps } from '../screening/caps'
 import { describeStepOnto, describeThen } from '../words/step-onto'
 import { allowedStages, isOpenStage, reachOf } from './allowed'
-import { decide } from './decide'
+import { decide, type Ways } from './decide'
 import type { Evidence } from './evidence'
 import { stepsOnto } from './step-onto'
 
@@ -64,6 +65,7 @@ describe('what may be stepped onto tonight', () => {
             const { load, after, ...stage } = findById(practice.stages, stageId)
             expect([load.FR ?? 0, load.HB ?? 0, load.NF ?? 0].every((n, i) => n <= [1, 0, 1][i]!)).toBe(true)
             expect(isOpenStage(practice, limits, { load, after, ...stage })).toBe(true)
+            expect(changeOn({ load }, limits)).toBe(null)
             expect(may.has(from) && !may.has(stageId)).toBe(true)
             expect(namesIn(after).some((name) => from.startsWith(name))).toBe(true)
             for (const { checkId } of shows) expect(findById(practice.checks, checkId).seenIn).toContain(from)
@@ -107,6 +109,23 @@ describe('what may be stepped onto tonight', () => {
       expect(stepsOnto(practice, 'FS', known).map((s) => s.stageId)).toContain('FS-02')
       expect(stepsOnto(graver, 'FS', known).map((s) => s.stageId)).not.toContain('FS-02')
     }
+  })
+  it('is nothing that their way of working leaves out, nor what it asks for besides', () => {
+    const known = { evidence: evidence(), limits: NO_LIMITS, asOf: TODAY, open: ['FS-01'], firstMonth: true }
+    const stepped = (ways: Ways) => stepsOnto(practice, 'FS', { ...known, ways }).map((s) => s.stageId)
+    const ways: Ways = { hidden: new Set(), prefers: [] }
+    const unseen = practice.checks.find((c) => !c.seenIn.includes('FS-01'))!
+    const gate: Gate = {
+      check: unseen.id,
+      side: 'single',
+      op: '>=',
+      value: unseen.max,
+      aidedOk: false,
+      life: 'standing',
+    }
+    expect(stepped(ways)).toEqual(['FS-02'])
+    expect(stepped({ ...ways, hidden: new Set(['FS-02']) })).not.toContain('FS-02')
+    expect(stepped({ ...ways, asks: [{ on: ['FS-02'], gate }] })).not.toContain('FS-02')
   })
   it('is nothing after a fault that holds somebody back, nor where a limit changes nothing but closes', () => {
     const fell = evidence(

@@ -7,6 +7,7 @@ import type { Caps } from '../screening/caps'
 import { isOpenStage } from './allowed'
 import { shortOf, type Ways } from './decide'
 import type { Evidence } from './evidence'
+import { may as mayDo } from './may'
 
 /** A rung that may be tried on the night on which the one before it is done clean (ruling 21). */
 export type StepOnto = {
@@ -27,7 +28,7 @@ function isLowStakes({ load: { FR = 0, HB = 0, NF = 0 } }: Pick<Stage, 'load'>):
 
 /**
  * What may be stepped onto tonight in a family: rungs of low stakes that follow directly on one that is open tonight, which no
- * limit bars, and of whose gates nothing is missing but what that one shows when it is done clean. The second only follows on
+ * limit bars or changes, and of whose gates nothing is missing but what that one shows when it is done clean. The second only follows on
  * the first. It depends on nothing but what is known before the class, so order of arrival changes nothing.
  */
 export function stepsOnto(
@@ -48,10 +49,16 @@ export function stepsOnto(
   const stages = practice.stages.filter(
     (s) => s.family === family && s.like === undefined && !(ways?.hidden.has(s.id) ?? false),
   )
+  // A rung that a limit changes is begun as it is changed, on a night of its own.
+  const isUntouched = (stage: Stage): boolean => {
+    const { change } = mayDo(stage.load, limits)
+    return isOpenStage(practice, limits, stage) && change === null
+  }
   const found: StepOnto[] = []
   const stepFrom = (from: string): StepOnto | null => {
     for (const stage of stages) {
-      if (may.has(stage.id) || !isLowStakes(stage) || !isOpenStage(practice, limits, stage)) continue
+      if (may.has(stage.id) || !isLowStakes(stage)) continue
+      if (!isUntouched(stage)) continue
       if (!namesIn(stage.after).some((name) => answersTo(from, name))) continue
       if (!afterSatisfied(stage, new Set([...may, from]))) continue
       const { missing, isHeldBack } = shortOf(practice, stage, evidence, limits, asOf, ways)

@@ -83,7 +83,7 @@ describe('in a class', () => {
     expect(validatePlan(practice, stiff, plan)).toEqual([])
     const begun = sided(plan)
     expect(begun.length).toBeGreaterThan(0)
-    for (const doing of begun) expect(describeTurns(doing)).toContain(', each side, left first')
+    for (const doing of begun) expect(describeTurns(doing, { waves: 1 })).toContain(', each side, left first')
     expect(sided(must(planClass(practice, classOf({}), 1500)).plan).every((d) => d.sideFirst === null)).toBe(
       true,
     )
@@ -113,6 +113,6 @@ describe('in a class', () => {
 
   it('begins and no more where the turn is short', () => {
     const doing = { sides: true, turns: 2, reps: 1, holdS: 20, tries: 0, sideFirst: 'right', sideMore: false }
-    expect(describeTurns(doing as Doing)).toBe('2 turns: 20 s, each side, right first.')
+    expect(describeTurns(doing as Doing, { waves: 1 })).toBe('2 turns: 20 s, each side, right first.')
   })
 })

@@ -2,8 +2,9 @@ import fc from 'fast-check'
 import { addDays } from '../day'
 import { shippedPractice } from '../practice/library'
 import type { Load } from '../practice/schema'
+import { limited } from '@/testing/briefs'
 import { judgeLoad } from './caps'
-import { AGE_BANDS, capsOfAge, needsGuardian, type Age } from './minor'
+import { AGE_BANDS, capsOfAge, needsGuardian, withAge, type Age } from './minor'
 
 const practice = shippedPractice()
 const DAY = '2026-03-10'
@@ -24,6 +25,19 @@ describe('somebody under 18', () => {
     // A light touch of the crown, a bridge and everything on arms and feet stay as they are.
     for (const load of [{ HB: 1 }, { NF: 2 }, { WB: 3, FR: 1 }])
       expect(judged(minor(day), load).verdict).toBe('open')
+  })
+  it('is said once: a guardian’s word on the profile counts for the health questions’ answer too', () => {
+    const said = limited('UNDER-18', 'PREG')
+    const load = { HB: 2 }
+    const under = (age: Age) =>
+      judgeLoad(load, withAge(practice, said, age, DAY)).because.map((r) => r.ruleId)
+    expect(under({ ageBand: null, guardianDay: null })).toContain('AG1')
+    const agreed = withAge(practice, limited('UNDER-18'), minor(DAY), DAY)
+    expect(judgeLoad(load, agreed).verdict).toBe('changed')
+    expect(judgeLoad(load, withAge(practice, limited('UNDER-18'), minor(null), DAY)).verdict).toBe('barred')
+    // What else limits them stays.
+    const rest = withAge(practice, said, minor(DAY), DAY).caps.filter((c) => c.ruleId !== 'AG1')
+    expect(rest).toEqual(said.caps.filter((c) => c.ruleId !== 'AG1'))
   })
   it('and nobody else: an age that was not said limits nothing', () => {
     fc.assert(

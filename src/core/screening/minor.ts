@@ -1,6 +1,6 @@
 import { daysBetween, type Day } from '../day'
 import type { Library } from '../practice/library'
-import { capOf, type Cap } from './caps'
+import { capOf, type Cap, type Caps } from './caps'
 
 /** How old somebody is, no closer than the practice asks (cautions.md 1, Q26). */
 export const AGE_BANDS = ['under-18', '18-64', '65-up'] as const
@@ -32,6 +32,17 @@ export function capsOfAge(practice: Pick<Library, 'cautions'>, age: Age, asOf: D
     .filter((rule) => rule.conditions.includes(CONDITION))
     .flatMap((rule) => rule.tags.map(({ tag, level }) => capOf(rule, tag, level as Cap['level'])))
     .map((cap): Cap => (waits ? cap : { ...cap, ...GROWING }))
+}
+
+/**
+ * What limits somebody with their age on top. The health questions ask for it too and know of no guardian: where the profile
+ * says it, the profile decides; where it does not, the answer stands.
+ */
+export function withAge(practice: Pick<Library, 'cautions'>, limits: Caps, age: Age, asOf: Day): Caps {
+  if (age.ageBand !== 'under-18') return limits
+  const said = new Set(practice.cautions.filter((r) => r.conditions.includes(CONDITION)).map((r) => r.id))
+  const others = limits.caps.filter((cap) => !said.has(cap.ruleId))
+  return { ...limits, caps: [...others, ...capsOfAge(practice, age, asOf)] }
 }
 
 /** Once a guardian has agreed. */

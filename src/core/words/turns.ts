@@ -1,5 +1,5 @@
 import type { Brief } from '../classes/brief'
-import type { Doing, Work } from '../classes/plan'
+import { allTurns, type Doing, type Work } from '../classes/plan'
 import { timeWords } from './dose'
 import { count } from './number'
 
@@ -9,10 +9,12 @@ const STAYS_S = 120
 /**
  * What somebody does in their turns: `3 turns: 2 tries of 15 s at most, each side.`
  * @param doing theirs in a block
+ * @param block the block it is in: whoever is up in every wave takes as many turns a set
  * @param usualS how long it is usually held, s
  */
-export function describeTurns(doing: Doing, usualS = 0): string {
-  const { turns, reps, holdS, tries } = doing
+export function describeTurns(doing: Doing, block: Pick<Work, 'waves'>, usualS = 0): string {
+  const { reps, holdS, tries } = doing
+  const turns = allTurns(block, doing)
   if (turns === 0) return ''
   const isLimited = (doing.change?.mostSeconds ?? null) !== null
   if (usualS >= STAYS_S && tries === 0 && !doing.sides && !isLimited)

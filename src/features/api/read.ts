@@ -1,4 +1,5 @@
 import 'server-only'
+import { allTurns } from '@/core/classes/plan'
 import { addDays, type Day } from '@/core/day'
 import type { ApiAnswer } from '@/core/formats/api'
 import { foldEvidence } from '@/core/readiness/evidence'
@@ -99,8 +100,9 @@ export function planAnswer({ scope, health }: Context, id: string): ApiAnswer<'/
       items: 'items' in block ? block.items.map(({ id: item, seconds }) => ({ id: item, seconds })) : [],
       people:
         'people' in block
-          ? block.people.map(({ studentId, variantId, wave, turns, place }) => ({
-              ...{ student: studentId, variant: variantId, wave, turns, place },
+          ? block.people.map((doing) => ({
+              ...{ student: doing.studentId, variant: doing.variantId, wave: doing.wave, place: doing.place },
+              turns: allTurns(block, doing),
             }))
           : [],
     })),

@@ -68,6 +68,7 @@ function makePerson(ctx: Context, record: For, studentId: string): Person {
         asOf: judge.day,
         open,
         firstMonth: firstMonth !== null,
+        ways: judge.ways(studentId),
       }),
   })
 }

@@ -17,7 +17,7 @@ import { conditionsOf } from '@/core/screening/answers'
 import { capsAfter } from '@/core/incident/consequence'
 import { capsFrom, capsOf, NO_LIMITS, type Caps } from '@/core/screening/caps'
 import { capsSeen } from '@/core/screening/seen'
-import { capsOfAge, needsGuardian } from '@/core/screening/minor'
+import { needsGuardian, withAge } from '@/core/screening/minor'
 import { SHUT_LIMITS } from '@/core/screening/shut'
 import { checkInOf, tonightsCaps, together, touchTonight, type CheckIn } from '@/core/screening/tonight'
 import { readApproaches } from '@/db/approaches'
@@ -41,6 +41,8 @@ export type Judge = {
   readonly evidence: (studentId: string) => Evidence
   /** Options in force for somebody, the class's included. */
   readonly approaches: (studentId: string | null) => ReadonlyMap<string, Resolved>
+  /** What those options hide, prefer and ask for. */
+  readonly ways: (studentId: string) => Ways
   /** The teacher’s answer to what is offered; null where nobody has looked. */
   readonly looked: (studentId: string, stageId: string) => OfferTap | null
   /** The standing decision: a check-in has no part in it. */
@@ -76,16 +78,16 @@ export function judgeOf(ctx: Context, class_: ForClass | null = null): Judge {
   const taps = once((id: string) => offerTapsOf(scope, [id]))
   const limitsOn = (id: string, on: Day): Caps => {
     const { screening, clearances, shut } = health(id)
-    const own =
+    const said =
       on === day
         ? capsFrom(practice, conditions(id), clearances, on)
         : capsOf(practice, screening, clearances, on)
+    const own = withAge(practice, said, age(id), on)
     const seen = {
       ...NO_LIMITS,
       caps: [
         ...capsSeen(practice, foldEvidence(evidence(id), on).observations, on),
         ...capsAfter(reported(id), screening.asked ?? null, on),
-        ...capsOfAge(practice, age(id), on),
       ],
     }
     return shut ? together(own, seen, room, SHUT_LIMITS) : together(own, seen, room)
@@ -119,6 +121,7 @@ export function judgeOf(ctx: Context, class_: ForClass | null = null): Judge {
         : touchTonight(conditions(id).set, checkIn(id)),
     evidence,
     approaches: (id) => (id === null ? resolve(book.layersFor(null, class_?.id ?? null)) : approaches(id)),
+    ways: (id) => waysFor(id, (stored) => stored),
     looked: (id, stageId) => answerTo(taps(id), id, stageId, clock.nowMs),
     decide: (id, family, { evidence: facts = evidence(id), asOf = day, layers = (l: Layers) => l } = {}) =>
       decide(

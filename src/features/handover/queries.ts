@@ -1,6 +1,6 @@
 import 'server-only'
 import type { LinkClosed } from '@/core/words/private-link'
-import { isWork, type Doing, type PlanBlock } from '@/core/classes/plan'
+import { isWork, type Doing, type PlanBlock, type Work } from '@/core/classes/plan'
 import { formatDay } from '@/core/day'
 import { findEntry } from '@/core/library/entries'
 import { leavesFloor } from '@/core/readiness/gate'
@@ -90,7 +90,7 @@ function coverOf(ctx: Context, record: ClassRecord, file: ClassFile): Cover {
       doings: isWork(block)
         ? block.people
             .filter((d) => !absent.has(d.studentId))
-            .map((d) => doingLine(ctx, file, d, nameOf(d.studentId), helpers))
+            .map((d) => doingLine(ctx, file, { doing: d, block }, nameOf(d.studentId), helpers))
         : [],
     })),
     emergency: CARD_LINES.flatMap(({ key, label }) =>
@@ -120,7 +120,7 @@ function blockHead({ practice }: Context, block: PlanBlock): Omit<CoverBlock, 'd
 function doingLine(
   { practice }: Context,
   { brief }: ClassFile,
-  doing: Doing,
+  { doing, block }: { readonly doing: Doing; readonly block: Work },
   name: string,
   helpers: ReadonlyMap<string, string>,
 ): CoverDoing {
@@ -132,7 +132,9 @@ function doingLine(
   return {
     name,
     what: doing.variantId === null ? NOTHING_OPEN : variantName(practice, doing.variantId),
-    how: [place, doing.variantId === null ? '' : describeTurns(doing)].filter((t) => t !== '').join(' · '),
+    how: [place, doing.variantId === null ? '' : describeTurns(doing, block)]
+      .filter((t) => t !== '')
+      .join(' · '),
     change: describeChange(doing.change),
     beside,
     out: stage && leavesFloor(stage) ? (waysOut(practice, stage, { caps })[0]?.do ?? '') : '',

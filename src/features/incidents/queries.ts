@@ -76,13 +76,15 @@ function linesOf(
 }
 
 /** What the form picks from. */
-export function incidentForm({ scope, practice, studio, clock, privacy }: Context): {
+export function incidentForm({ scope, practice, studio, clock, privacy, actor }: Context): {
   people: { value: string; label: string; isMinor: boolean }[]
   classes: (Ran & { value: string; label: string })[]
   stages: { value: string; label: string }[]
   today: string
   time: string
   reporter: string
+  /** Whose half-written report it is: the next to sign in on this device does not find it. */
+  draft: string
 } {
   const { today } = clock
   return {
@@ -100,5 +102,6 @@ export function incidentForm({ scope, practice, studio, clock, privacy }: Contex
     today,
     time: clockTime(studio.timeZone),
     reporter: studio.teacher,
+    draft: `incident ${actor.accountId ?? ''}`,
   }
 }

@@ -102,7 +102,7 @@ export function doingView(doing: Doing, block: Work, view: View): DoingView {
     name: view.people.nameOf(studentId),
     what: what?.name ?? NOTHING_OPEN,
     cue: stage ? cueFor(practice, view.waysOf(studentId), stage) : (drill?.lookFor ?? ''),
-    dose: describeTurns(doing, usualSeconds(block, what)),
+    dose: describeTurns(doing, block, usualSeconds(block, what)),
     changed: changedWords(doing, view),
     numbers: ownNumbers(view.ctx, body, doing.setupId, view.waysOf(studentId)),
     props: describePieces(doing.props, studio),

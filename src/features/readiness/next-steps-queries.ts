@@ -130,6 +130,7 @@ export function nextSteps(
         looked: decision.targetId === null ? null : judge.looked(decision.studentId, decision.targetId),
       }).map((s) => s.id),
       firstMonth: isFirstMonth(ctx, student),
+      ways: judge.ways(decision.studentId),
     }).map((step) => describeStepOnto(practice, step)),
     forecasts: decision.missing.flatMap((m) => {
       if (m.gate.op !== '>=' && m.gate.op !== '<=') return []

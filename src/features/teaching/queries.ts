@@ -112,23 +112,25 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
         owes: late.has(id) ? owedBy(ctx, file, id) : [],
       })),
     work: plan.blocks.map((block) =>
-      Object.fromEntries(
-        doingsOf(block).map((doing) => [
-          doing.studentId,
-          stageBrief(ctx, judge, doing, students.get(doing.studentId), {
-            stays: isWork(block) && block.kind === 'ease',
-            then: describeThen(practice, stepOf(file.brief, doing)),
-            place: placeName(doing.place, file.brief?.room),
-            waiting: isWork(block) && block.waves > 1 ? (drillOf(practice, doing.waiting)?.name ?? '') : '',
-            helper:
-              doing.helper === null
-                ? ''
-                : doing.helper === 'teacher'
-                  ? 'you'
-                  : (helpers.get(doing.helper) ?? ''),
-          }),
-        ]),
-      ),
+      !isWork(block)
+        ? {}
+        : Object.fromEntries(
+            block.people.map((doing) => [
+              doing.studentId,
+              stageBrief(ctx, judge, doing, students.get(doing.studentId), {
+                block,
+                then: describeThen(practice, stepOf(file.brief, doing)),
+                place: placeName(doing.place, file.brief?.room),
+                waiting: block.waves > 1 ? (drillOf(practice, doing.waiting)?.name ?? '') : '',
+                helper:
+                  doing.helper === null
+                    ? ''
+                    : doing.helper === 'teacher'
+                      ? 'you'
+                      : (helpers.get(doing.helper) ?? ''),
+              }),
+            ]),
+          ),
     ),
     recorded: attempts.map(({ id, studentId, stageId, outcome, level, faults, exitControlled, endedBy }) => ({
       ...{ id, studentId, stageId, outcome, level, exitControlled, endedBy },

@@ -1,6 +1,6 @@
 import 'server-only'
 import { cueFor } from '@/core/approaches/effects'
-import type { Doing } from '@/core/classes/plan'
+import { allTurns, type Doing, type Work } from '@/core/classes/plan'
 import { addDays } from '@/core/day'
 import type { Picture } from '@/core/figure/picture'
 import { pictureFor } from '@/core/figure/picture-of'
@@ -72,9 +72,10 @@ export function stageBrief(
   judge: Judge,
   doing: Doing,
   student: StudentRecord | undefined,
-  { stays, ...at }: Pick<StageBrief, 'place' | 'helper' | 'waiting' | 'then'> & { stays: boolean },
+  { block, ...at }: Pick<StageBrief, 'place' | 'helper' | 'waiting' | 'then'> & { block: Work },
 ): StageBrief {
   const { practice, privacy } = ctx
+  const stays = block.kind === 'ease'
   const change = privacy.hidden ? '' : describeChange(doing.change)
   const drill = drillOf(practice, doing.variantId)
   const stage = practice.stages.find((s) => s.id === doing.variantId)
@@ -87,7 +88,7 @@ export function stageBrief(
       ...at,
       ...{ id: doing.variantId ?? '', taps: false, change, exit: '', leavesFloor: false, leads: false },
       // A shape to rest in is no drill: nothing is counted of it.
-      drill: practice.drills.some((d) => d.id === doing.variantId) ? amountOf(doing) : null,
+      drill: practice.drills.some((d) => d.id === doing.variantId) ? amountOf(doing, block) : null,
       ...{
         timed: false,
         faults: [],
@@ -95,7 +96,7 @@ export function stageBrief(
         setups: [],
         numbers: ownNumbers(ctx, own, doing.setupId, ways),
         props,
-        dose: describeTurns(doing, stays ? Infinity : drill?.usualS),
+        dose: describeTurns(doing, block, stays ? Infinity : drill?.usualS),
       },
       name: drill?.name ?? NOTHING_OPEN,
       cue: drill?.lookFor ?? '',
@@ -110,7 +111,7 @@ export function stageBrief(
     drill: null,
     name: stage.name,
     cue: cueFor(practice, ways, stage),
-    dose: describeTurns(doing, stays ? Infinity : stage.dose.seconds?.value),
+    dose: describeTurns(doing, block, stays ? Infinity : stage.dose.seconds?.value),
     change,
     exit: waysOut(practice, stage, judge.tonight(doing.studentId))[0]?.do ?? '',
     leavesFloor: leavesFloor(stage),
@@ -139,6 +140,10 @@ function setupsOf(
 /** What a day's record may hold at most, in a drill's own unit. */
 const MOST_AMOUNT = 900
 
-function amountOf({ holdS, reps, turns, sides, sideMore }: Doing): number {
-  return Math.min(MOST_AMOUNT, (holdS ?? 1) * reps * turns * ((sides ? 2 : 1) + (sideMore ? 1 : 0)))
+function amountOf(doing: Doing, block: Work): number {
+  const { holdS, reps, sides, sideMore } = doing
+  return Math.min(
+    MOST_AMOUNT,
+    (holdS ?? 1) * reps * allTurns(block, doing) * ((sides ? 2 : 1) + (sideMore ? 1 : 0)),
+  )
 }

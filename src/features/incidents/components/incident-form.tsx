@@ -22,9 +22,6 @@ import { saveIncident } from '../actions'
 import type { incidentForm } from '../queries'
 import { Notice } from '@/ui/notice'
 
-/** What this form is called where half of it is kept. */
-const DRAFT = 'incident'
-
 /** What to do first, then what happened, what was done, who was told. */
 export function IncidentForm({
   people,
@@ -33,6 +30,7 @@ export function IncidentForm({
   today,
   time,
   reporter,
+  draft: place,
 }: ReturnType<typeof incidentForm>) {
   const router = useRouter()
   const [id] = useState(newId)
@@ -41,9 +39,9 @@ export function IncidentForm({
     ...{ day: today, time, happened: '', done: '', told: [] as Told[], witnesses: '', reporter },
     ...{ classId: nobody, studentId: nobody, stageId: nobody, kind: null as IncidentKind | null },
   }
-  const draft = useDraft(DRAFT, empty)
+  const draft = useDraft(place, empty)
   const { values, change, field, busy, problemOf, send } = useForm(draft.initial, saveIncident)
-  useKeptDraft(DRAFT, values, empty)
+  useKeptDraft(place, values, empty)
   const then = values.classId === null ? classThen(classes, values.day, values.time) : null
   const isMinor = people.some((p) => p.value === values.studentId && p.isMinor)
   const toTell = values.kind ? stillToTell({ kind: values.kind, told: values.told }, isMinor) : []
