@@ -2,12 +2,8 @@ import { composeClosing, composeWarmUp, HOPS_S, REHEARSAL_S } from './compose'
 import type { Programme, Term } from './lp'
 import type { Model } from './model'
 import { FALLS, KICKS_FB, KICKS_WB, type Part } from './part'
-import { secondsOf, type Config } from './skeleton'
+import { CHANGE_S, HEAVY_REST_S, secondsOf, type Config } from './skeleton'
 import { WEIGHTS } from './weights'
-
-const CHANGE_S = 30
-/** Between two blocks that tire a joint most, s. */
-const HEAVY_REST_S = 60
 
 /** One block run in one way. */
 export type Run = {

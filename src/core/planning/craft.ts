@@ -2,6 +2,7 @@ import type { Brief } from '../classes/brief'
 import { allTurns, isWork, type Doing, type Plan, type Together, type Work } from '../classes/plan'
 import type { Library } from '../practice/library'
 import { isTry } from '../practice/ask'
+import { TEMPO_S } from '../practice/dose'
 import { isOpenTo } from '../readiness/may'
 
 /** What craft asks of every plan; a judge apart from the search (hour.md 3). */
@@ -38,8 +39,6 @@ const [OWN_MEDIAN, OWN_LEAST] = [0.35, 0.22]
 const UNLOAD_S = 180
 /** Shares of the class: warm-up and way out at least, resting and closing at most. */
 const [WARM_LEAST, REST_MOST] = [0.1, 0.22]
-/** A repetition that nothing times, s (ruling 25). */
-const REP_S = 4
 /** Versions taught beside each other in a block, and how many of them for one person alone. */
 const [AT_ONCE, ALONE] = [6, 0.34]
 
@@ -118,9 +117,9 @@ function ownShares(works: readonly Work[], ids: readonly string[]): ReadonlyMap<
         const doing = doingIn(block, id)
         if (!doing || doing.variantId === null) return sum
         const sides = doing.sides ? (doing.sideMore ? 3 : 2) : 1
-        return (
-          sum + allTurns(block, doing) * Math.min(block.workS, (doing.holdS ?? REP_S) * doing.reps * sides)
-        )
+        // What is rested in is stayed in for all of it.
+        const once = block.kind === 'ease' ? block.workS : (doing.holdS ?? TEMPO_S) * doing.reps * sides
+        return sum + allTurns(block, doing) * Math.min(block.workS, once)
       }, 0)
       return [id, all === 0 ? 1 : seconds / all]
     }),

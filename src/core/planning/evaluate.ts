@@ -4,9 +4,10 @@ import { composeClosing, composeWarmUp, composeWayOut, type Composed } from './c
 import type { Model } from './model'
 import { HEAD, NAPE, TRIES } from './part'
 import { spentAfter } from './spent'
+import { CHANGE_S, HEAVY_REST_S } from './skeleton'
 import { runSlots, type State } from './state'
 import { SPENT_SHARE } from '../fatigue/class-work'
-import { WARM_FOR_S, WEIGHTS } from './weights'
+import { OWN_WORK, WARM_FOR_S, WEIGHTS } from './weights'
 
 /** A block in its place in the class. */
 export type Placed = {
@@ -43,11 +44,6 @@ export function dealt(outcome: Outcome): Outcome {
 
 /** More blocks than any class has. */
 const SLOTS = 64
-
-/** Getting from one thing to the next, s, at least. */
-const CHANGE_S = 30
-/** Rest between blocks that tire the same joint most, s. */
-const HEAVY_REST_S = 60
 
 /** Judges states of one model; what was worked out once is remembered. */
 export function evaluator(model: Model): {
@@ -187,9 +183,6 @@ function neckBroken(now: number, before: number, firstMonth: boolean): number {
   const all = now | before
   return order + (firstMonth && all & HEAD && all & NAPE ? 1 : 0)
 }
-
-/** Blocks in which everybody is at their own step: the same in two of them is filler, whichever comes first. */
-const OWN_WORK: ReadonlySet<string> = new Set(['skill', 'support', 'peak'])
 
 /** What it costs that somebody did the same version in an earlier block: a drill of strength never, the rest at a price. */
 function againPoints(placed: readonly Placed[], person: number, at: number, v: number): number | 'broken' {

@@ -1,5 +1,6 @@
 import type { Brief, BriefPerson } from '../classes/brief'
 import { changeOn, isTooEarly } from '../classes/change'
+import { stepOf } from '../classes/step-of'
 import { isWork, WAITING, type Doing, type Plan, type PlanBlock, type Work } from '../classes/plan'
 import type { Library } from '../practice/library'
 import { isOpenStage } from '../readiness/allowed'
@@ -43,7 +44,7 @@ function workNow(practice: Library, block: Work, brief: Brief, isOut: (doing: Do
     const meanwhile = {
       ...doing,
       waiting: stillWaiting(practice, person, doing, at),
-      then: stillThen(person, doing),
+      then: stepOf(brief, doing)?.stageId ?? null,
     }
     if (doing.variantId === null) return [meanwhile]
     const now =
@@ -77,14 +78,6 @@ function isClosed(
   if (barsStage(practice, limits, stage)) return true
   // A reason given by the teacher stands against everything but a Stop.
   return override === null && !isOpenStage(practice, limits, stage)
-}
-
-/** What they step onto, while it is still open to them from what they do. */
-function stillThen({ families }: BriefPerson, { variantId, then }: Doing): string | null {
-  const open = Object.values(families).some(({ onto }) =>
-    onto.some(({ stageId, from }) => stageId === then && from === variantId),
-  )
-  return open ? then : null
 }
 
 /** The task for waiting, while it is open to them; null for rest. */

@@ -1,7 +1,7 @@
 import { fillSlot, type Price } from './fill'
 import { withSlot, type State } from './state'
 import type { Model } from './model'
-import { WEIGHTS } from './weights'
+import { OWN_WORK, WEIGHTS } from './weights'
 
 /** What it costs somebody to do a version in one block, for what they do in the others: the same prices as the judge's. */
 function repeatPrice(model: Model, { config, option }: State, slot: number): Price {
@@ -14,14 +14,13 @@ function repeatPrice(model: Model, { config, option }: State, slot: number): Pri
   return (person, v) => others.reduce((sum, { each, does }) => (does(person) === v ? sum + each : sum), 0)
 }
 
-const OWN: ReadonlySet<Kind> = new Set(['skill', 'support', 'peak'])
 const NOTHING: Price = () => 0
 
 type Kind = Model['slots'][number]['purpose']['kind']
 
 function price(one: Kind | undefined, other: Kind): number {
   if (one === 'ease' && other === 'ease') return -WEIGHTS.restAgain
-  if (one !== undefined && OWN.has(one) && OWN.has(other)) return -WEIGHTS.sameTwice
+  if (one !== undefined && OWN_WORK.has(one) && OWN_WORK.has(other)) return -WEIGHTS.sameTwice
   return one === 'train' || (other === 'train' && one !== undefined) ? -WEIGHTS.broken : 0
 }
 

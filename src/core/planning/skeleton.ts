@@ -1,6 +1,11 @@
 import type { Aim } from '../classes/aim'
 import type { WorkKind } from '../classes/fixed'
 
+/** Getting from one block to the next, s, at least. */
+export const CHANGE_S = 30
+/** Rest between blocks that tire the same joint most, s. */
+export const HEAVY_REST_S = 60
+
 /** Sets and waves of a working block, with the time of a turn and of the gap after it, s. */
 export type Config = {
   readonly sets: number

@@ -44,3 +44,5 @@ export const FLOOR_DOSE = [0, 0.4, 0.65, 0.85, 1, 1.1, 1.15] as const
 export const WANTED_REST_S = 75
 /** What has been warmed stays warm so long, s (drills-and-checks.md D). */
 export const WARM_FOR_S = 1800
+/** Blocks in which everybody is at their own step: the same in two of them is filler, whichever comes first. */
+export const OWN_WORK: ReadonlySet<string> = new Set(['skill', 'support', 'peak'])
