@@ -4,6 +4,7 @@ import { briefSchema, type Brief } from '@/core/classes/brief'
 import type { Plan } from '@/core/classes/plan'
 import { briefPerson, NO_CLASS_BEFORE } from '@/core/classes/reach'
 import { readPlan } from '@/core/classes/upgrade'
+import { onTheHope } from '@/core/planning/hope'
 import { validatePlan } from '@/core/planning/check/validate'
 import { planClass } from '@/core/planning/plan-class'
 import { shippedPractice } from '@/core/practice/library'
@@ -55,7 +56,7 @@ export const PLAN_COMMANDS: readonly Command[] = [
       const asked = parse(planAsked, input)
       once(asked.brief)
       const plan = planOf(asked.brief)
-      return { plan, problems: validatePlan(shippedPractice(), asked.brief, plan) }
+      return { plan, problems: validatePlan(shippedPractice(), onTheHope(asked.brief), plan) }
     },
   },
   {
@@ -67,7 +68,7 @@ export const PLAN_COMMANDS: readonly Command[] = [
       const asked = parse(checkAsked, input)
       const plan = readPlan(asked.plan)
       if (!plan) throw new InputError(['plan'], 'This is no plan.')
-      return { problems: validatePlan(shippedPractice(), asked.brief, plan) }
+      return { problems: validatePlan(shippedPractice(), onTheHope(asked.brief), plan) }
     },
   },
 ]

@@ -1,6 +1,7 @@
 import { isWork, type Plan } from '@/core/classes/plan'
 import type { Brief } from '@/core/classes/brief'
 import { readCraft, QUESTIONS, type Question } from '@/core/planning/craft'
+import { onTheHope } from '@/core/planning/hope'
 import { planClass } from '@/core/planning/plan-class'
 import { validatePlan } from '@/core/planning/check/validate'
 import { shippedPractice } from '@/core/practice/library'
@@ -8,7 +9,7 @@ import { FAMILIES } from '@/core/practice/schema'
 import { seeded } from '@/core/random'
 import { capsFrom, NO_LIMITS, NOT_ASKED } from '@/core/screening/caps'
 import { USUAL_AIM } from '@/core/classes/aim'
-import { brief, person } from '@/testing/briefs'
+import { brief, person, unasked } from '@/testing/briefs'
 
 /** What plans are like over random classes (hour.md 4): `tsx scripts/hour-study.ts [classes] [first seed]`. */
 const [COUNT, FIRST] = [Number(process.argv[2] ?? 60), Number(process.argv[3] ?? 1)]
@@ -31,19 +32,18 @@ function randomClass(seed: number): Brief {
         : known < 0.53
           ? NOT_ASKED
           : NO_LIMITS
-    if (random() < 0.1) return person(i + 1, { standingId: null, targetId: null, outcome: 'build', limits })
+    // Planned as classes are: on the hope, with the floor beside it until they answer.
+    const made = (part: Parameters<typeof person>[1]) =>
+      limits === NOT_ASKED
+        ? unasked(person(i + 1, { ...part, limits: NO_LIMITS }))
+        : person(i + 1, { ...part, limits })
+    if (random() < 0.1) return made({ standingId: null, targetId: null, outcome: 'build' })
     const at = Math.floor(random() ** 1.6 * stages.length)
     const standing = stages[at]
     const family = standing?.family ?? 'FS'
     const next = stages.find((s, k) => k > at && s.family === family)
     const outcome = pick(['offer', 'once-more', 'near', 'build', 'held'] as const)
-    return person(i + 1, {
-      family,
-      standingId: standing?.id ?? null,
-      targetId: next?.id ?? null,
-      outcome,
-      limits,
-    })
+    return made({ family, standingId: standing?.id ?? null, targetId: next?.id ?? null, outcome })
   })
   const b = brief({
     aim: { ...USUAL_AIM, kind: random() < 0.1 ? 'workshop' : 'practice', families: [...new Set(families)] },
@@ -78,10 +78,10 @@ for (let seed = FIRST; seed < FIRST + COUNT; seed += 1) {
   }
   const { plan, found } = made.value
   points += found.outcome.points
-  broken += validatePlan(practice, b, plan).length
+  broken += validatePlan(practice, onTheHope(b), plan).length
   if (waitsMost(plan)) worst.push(`${seed} waits`)
   allWait += Number(waitsMost(plan))
-  const craft = readCraft(practice, b, plan)
+  const craft = readCraft(practice, onTheHope(b), plan)
   const at = (q: Question): number => craft.find((c) => c.question === q)?.value ?? 0
   figures.left.push(at('filled'))
   figures.median.push(at('own-work'))
@@ -164,7 +164,9 @@ if (process.argv[4] === 'named')
     const b = randomClass(seed)
     const made = planClass(practice, b)
     if (!made.ok) continue
-    const { who } = readCraft(practice, b, made.value.plan).find((c) => c.question === 'named-pose') ?? {
+    const { who } = readCraft(practice, onTheHope(b), made.value.plan).find(
+      (c) => c.question === 'named-pose',
+    ) ?? {
       who: [],
     }
     for (const id of who.slice(0, 2)) {

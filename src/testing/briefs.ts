@@ -8,7 +8,8 @@ import { briefPerson, NO_CLASS_BEFORE } from '@/core/classes/reach'
 import { planClass } from '@/core/planning/plan-class'
 import { shippedPractice } from '@/core/practice/library'
 import { FAMILIES, type Family } from '@/core/practice/schema'
-import type { Decision, Outcome } from '@/core/readiness/decide'
+import { findById } from '@/core/practice/find'
+import { waitsForScreening, type Decision, type Outcome } from '@/core/readiness/decide'
 import { withPredecessors } from '@/core/readiness/ladder'
 import { capsFrom, NO_LIMITS, NOT_ASKED, type Caps } from '@/core/screening/caps'
 import { must } from './bodies'
@@ -62,6 +63,21 @@ export function person(i: number, part: Someone = {}): BriefPerson {
     looked: () => looked,
   })
   return { ...known, ...NO_CLASS_BEFORE }
+}
+
+/** The same person before anybody asked them: what they may do is what waits for no answer, and the rest is hoped. */
+export function unasked(who: BriefPerson): BriefPerson {
+  if (!who.answered) return who
+  const families = Object.entries(who.families).map(([family, reach]) => {
+    const open = reach.open.filter((id) => !waitsForScreening(findById(practice.stages, id).load))
+    return [family, { ...reach, open, onto: [] }] as const
+  })
+  return {
+    ...who,
+    answered: false,
+    families: Object.fromEntries(families),
+    hope: { limits: who.limits, families: who.families },
+  }
 }
 
 /** Limits that some conditions set, with every question answered. */

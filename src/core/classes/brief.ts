@@ -99,6 +99,17 @@ const personSchema = z.strictObject({
   limits: z.array(limitSchema).readonly(),
   /** By family; a family that is missing here was not asked about. */
   families: z.partialRecord(z.enum(FAMILIES), reachSchema),
+  /**
+   * What would hold if nothing applied to somebody who has not answered: the class is planned on it, and settled at the
+   * door. Null where they have answered, or where nobody can tell.
+   */
+  hope: z
+    .strictObject({
+      limits: z.array(limitSchema).readonly(),
+      families: z.partialRecord(z.enum(FAMILIES), reachSchema),
+    })
+    .nullable()
+    .default(null),
 })
 export type BriefPerson = z.output<typeof personSchema>
 

@@ -111,23 +111,28 @@ export function briefPerson(
     readonly touch: BriefPerson['touch']
     readonly limits: Caps
     readonly decisions: readonly Decision[]
+    /** The same as it would be if nothing applied (`ifNothingApplies`); null or absent where they have answered. */
+    readonly hope?: { readonly limits: Caps; readonly decisions: readonly Decision[] } | null
     readonly looked: (stageId: string) => Looked
-    /** What may be stepped onto tonight, from what is open in a family; nothing where nobody works it out. */
-    readonly onto?: (family: Family, open: readonly string[]) => readonly StepOnto[]
+    /** What may be stepped onto tonight, from what is open in a family under some limits; nothing where nobody works it out. */
+    readonly onto?: (family: Family, open: readonly string[], limits: Caps) => readonly StepOnto[]
   },
 ): Omit<BriefPerson, keyof typeof NO_CLASS_BEFORE> {
-  const { limits, decisions, looked, onto = () => [], ...own } = known
-  const families: Partial<Record<Family, ReachInFamily>> = {}
-  for (const decision of decisions) {
-    const tap = decision.targetId === null ? null : looked(decision.targetId)
-    families[decision.family] = reachIn(practice, decision, tap, limits, (open) =>
-      onto(decision.family, open),
-    )
-  }
+  const { limits, decisions, hope = null, looked, onto = () => [], ...own } = known
+  const under = (caps: Caps, decided: readonly Decision[]): Pick<BriefPerson, 'limits' | 'families'> => ({
+    limits: caps.caps.map(withoutRule),
+    families: Object.fromEntries(
+      decided.map((decision): [Family, ReachInFamily] => {
+        const tap = decision.targetId === null ? null : looked(decision.targetId)
+        const stepped = (open: readonly string[]): readonly StepOnto[] => onto(decision.family, open, caps)
+        return [decision.family, reachIn(practice, decision, tap, caps, stepped)]
+      }),
+    ),
+  })
   return {
     ...own,
     answered: limits.answered,
-    limits: limits.caps.map(withoutRule),
-    families,
+    ...under(limits, decisions),
+    hope: hope && under(hope.limits, hope.decisions),
   }
 }

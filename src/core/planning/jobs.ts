@@ -3,6 +3,7 @@ import type { Plan } from '../classes/plan'
 import type { Library } from '../practice/library'
 import type { Result } from '../result'
 import { validatePlan } from './check/validate'
+import { onTheHope } from './hope'
 import { planNear } from './near'
 import {
   ifMoreCome,
@@ -59,7 +60,7 @@ export const JOBS = {
     const [found] = printOf(model) === print && fits(model, state) ? foundFrom(model, [state]) : []
     if (!found) return { ok: false, refusal: { code: 'changed' } }
     const plan = writePlan(model, brief, found)
-    const broken = validatePlan(practice, brief, plan).filter(
+    const broken = validatePlan(practice, onTheHope(brief), plan).filter(
       (v) => !(v.code === 'above-decision' && v.overridden),
     )
     return found.outcome.isLegal && broken.length === 0

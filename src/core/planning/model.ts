@@ -3,6 +3,7 @@ import { usedFor } from '../practice/ask'
 import type { Library } from '../practice/library'
 import type { PracticeBlock } from '../practice/schema'
 import { isOpenTo } from '../readiness/may'
+import { onTheHope } from './hope'
 import { knownFor, type Planned } from './known'
 import type { Option } from './option'
 import { optionsFor, shortlists } from './options'
@@ -66,8 +67,12 @@ export type Model = {
 /** From this length on a class has a third block of strength, min. */
 const LONG_MIN = 75
 
-/** The model of a class: hard rules are left out of the options, so that nothing closed can be chosen. */
-export function buildModel(practice: Library, brief: Brief): Model {
+/**
+ * The model of a class: hard rules are left out of the options, so that nothing closed can be chosen. Whoever has not
+ * answered is planned on the hope that nothing applies.
+ */
+export function buildModel(practice: Library, given: Brief): Model {
+  const brief = onTheHope(given)
   const variants = variantsOf(practice)
   const people = brief.people.filter((p) => !brief.fixed.out.includes(p.studentId))
   const known = people.map((p) => knownFor(practice, brief, p))

@@ -25,15 +25,25 @@ export function asItHolds(
   brief: Brief,
   isOut: (doing: Doing) => boolean = () => false,
 ): Plan {
+  const done: Done = new Map()
   return {
     ...plan,
-    blocks: plan.blocks.map((block): PlanBlock =>
-      isWork(block) ? workNow(practice, block, brief, isOut) : block,
-    ),
+    blocks: plan.blocks.map((block): PlanBlock => {
+      if (!isWork(block)) return block
+      const now = workNow(practice, block, { brief, isOut, done })
+      for (const { studentId, variantId } of now.people)
+        if (variantId !== null) done.set(studentId, [...(done.get(studentId) ?? []), variantId])
+      return now
+    }),
   }
 }
 
-function workNow(practice: Library, block: Work, brief: Brief, isOut: (doing: Doing) => boolean): Work {
+/** What everybody has done in the blocks before. */
+type Done = Map<string, readonly string[]>
+type Today = { readonly brief: Brief; readonly isOut: (doing: Doing) => boolean; readonly done: Done }
+
+function workNow(practice: Library, block: Work, today: Today): Work {
+  const { brief, isOut } = today
   const coming = brief.people.filter((p) => !brief.fixed.out.includes(p.studentId))
   const planned = new Set(block.people.map((p) => p.studentId))
   const at = block.startS / (brief.minutes * 60)
@@ -52,12 +62,12 @@ function workNow(practice: Library, block: Work, brief: Brief, isOut: (doing: Do
         ? null
         : changed(practice, person, block, meanwhile)
     return [
-      now ?? { ...replaced(practice, brief, person, block), wave: doing.wave, waiting: meanwhile.waiting },
+      now ?? { ...replaced(practice, today, person, block), wave: doing.wave, waiting: meanwhile.waiting },
     ]
   })
   const newcomers = coming
     .filter((p) => !planned.has(p.studentId))
-    .map((p) => replaced(practice, brief, p, block))
+    .map((p) => replaced(practice, today, p, block))
   return { ...block, people: [...held, ...newcomers] }
 }
 
@@ -105,10 +115,17 @@ function changed(practice: Library, person: BriefPerson, { workS }: Work, doing:
   return { ...doing, ...turn, change, turns, every, inPlace: doing.inPlace || standsIn }
 }
 
-/** What is open to somebody in a block without wall, props or helper; nothing where nothing is. */
-function replaced(practice: Library, brief: Brief, person: BriefPerson, block: Work): Doing {
+/** Price of a version that nobody else does in the block: gentle, and at work. */
+const NEW_HERE = { gentle: 0.1, work: 0.3 } as const
+/** Price of what they did in an earlier block already. */
+const DONE_BEFORE = 0.4
+
+/** What is open to somebody in a block without wall, props or helper, rather what others do there; nothing where nothing is. */
+function replaced(practice: Library, { brief, done }: Today, person: BriefPerson, block: Work): Doing {
   const variants = variantsOf(practice)
-  const purpose = purposesOf(practice, brief, variants).find((p) => p.id === block.purpose)
+  const purpose = purposesOf(practice, withStrength(brief, block), variants).find(
+    (p) => p.id === block.purpose,
+  )
   const asked = purpose && {
     brief: { ...brief, locks: [] },
     known: knownFor(practice, brief, person),
@@ -117,10 +134,18 @@ function replaced(practice: Library, brief: Brief, person: BriefPerson, block: W
   const plain = (asked ? optionsFor(practice, asked, variants) : []).filter((o) =>
     needsNothing(variants[o.v], o),
   )
-  const best = plain.reduce<Option | null>(
-    (a, b) => (a === null || b.fit - b.outside > a.fit - a.outside ? b : a),
-    null,
-  )
+  const before = done.get(person.studentId) ?? []
+  const worth = ({ v, fit, outside }: Option): number => {
+    const { id = '', gentle = true } = variants[v] ?? {}
+    const here = block.people.some((p) => p.variantId === id)
+    return (
+      fit -
+      outside -
+      (here ? 0 : NEW_HERE[gentle ? 'gentle' : 'work']) -
+      (before.includes(id) ? DONE_BEFORE : 0)
+    )
+  }
+  const best = plain.reduce<Option | null>((a, b) => (a === null || worth(b) > worth(a) ? b : a), null)
   const variant = best && variants[best.v]
   if (!best || !variant) return { ...WAITING, studentId: person.studentId }
   const { holdS, reps, sideMore, change, inPlace } = best
@@ -130,4 +155,10 @@ function replaced(practice: Library, brief: Brief, person: BriefPerson, block: W
     ...{ sides: variant.sides, holdS, reps, sideMore, change, inPlace },
     sideFirst: person.weaker[variant.id] ?? null,
   }
+}
+
+/** The class with a block of strength that the plan has, whatever it is shortest of today. */
+function withStrength(brief: Brief, { kind, purpose }: Work): Brief {
+  const capability = kind === 'train' ? purpose.split(':')[1] : undefined
+  return capability === undefined ? brief : { ...brief, fixed: { ...brief.fixed, train: [capability] } }
 }

@@ -198,7 +198,7 @@ function stranger(studentId: string, { aim }: Brief): BriefPerson {
       answered: false,
       firstMonth: true,
     },
-    ...{ waited: { wall: 0, help: 0 }, recent: [], limits: [] },
+    ...{ waited: { wall: 0, help: 0 }, recent: [], limits: [], hope: null },
     families: Object.fromEntries(aim.families.map((f) => [f, nothing])),
   }
 }

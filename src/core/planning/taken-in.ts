@@ -2,20 +2,22 @@ import type { Brief } from '../classes/brief'
 import { isWork, type Doing, type Plan } from '../classes/plan'
 import type { Library } from '../practice/library'
 import { validatePlan } from './check/validate'
+import { onTheHope } from './hope'
 import { asItHolds } from './now'
 
 /**
  * A plan that came from elsewhere, as it may stand here: reasons of the teacher's count only where they are given here as
  * well, and whoever would do what is closed to them or above what is decided does what is open instead.
  */
-export function takenIn(practice: Library, plan: Plan, brief: Brief): Plan {
-  const given = ({ studentId, variantId }: Doing): boolean =>
+export function takenIn(practice: Library, plan: Plan, given: Brief): Plan {
+  const brief = onTheHope(given)
+  const reasoned = ({ studentId, variantId }: Doing): boolean =>
     brief.locks.some((l) => l.studentId === studentId && l.stageId === variantId)
   const bare = {
     ...plan,
     blocks: plan.blocks.map((block) =>
       isWork(block)
-        ? { ...block, people: block.people.map((d) => (given(d) ? d : { ...d, override: null })) }
+        ? { ...block, people: block.people.map((d) => (reasoned(d) ? d : { ...d, override: null })) }
         : block,
     ),
   }

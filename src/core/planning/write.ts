@@ -4,6 +4,7 @@ import { turnsOf, WAITING } from '../classes/plan'
 import type { Item } from './compose'
 import type { Placed } from './evaluate'
 import type { Found } from './first-plan'
+import { onTheHope } from './hope'
 import type { Model } from './model'
 import { needsNothing } from './options'
 import type { Config } from './skeleton'
@@ -12,7 +13,8 @@ import type { Variant } from './variants'
 import { warningsOf } from './warnings'
 
 /** The document of a plan: times in whole seconds from the start of the class, every id of the practice's own. */
-export function writePlan(model: Model, brief: Brief, { state, outcome }: Found): Plan {
+export function writePlan(model: Model, given: Brief, { state, outcome }: Found): Plan {
+  const brief = onTheHope(given)
   const { frame } = model
   const more = spareFor(outcome, model.minutes)
   const blocks: PlanBlock[] = []
@@ -47,7 +49,7 @@ export function writePlan(model: Model, brief: Brief, { state, outcome }: Found)
     aim: brief.aim,
     blocks,
     pull: pullOf(blocks),
-    warnings: warningsOf(model, brief, blocks, outcome.warm, brief.minutes * 60 - at),
+    warnings: warningsOf(model, given, blocks, outcome.warm, brief.minutes * 60 - at),
     points: Object.fromEntries(
       [...outcome.tiers].map((points, tier) => [`tier-${tier}`, Math.round(points * 100) / 100]),
     ),

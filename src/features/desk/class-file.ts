@@ -4,6 +4,7 @@ import type { Brief } from '@/core/classes/brief'
 import type { Lock } from '@/core/classes/lock'
 import type { Plan } from '@/core/classes/plan'
 import { foldRun } from '@/core/classes/run'
+import { hopedPlan } from '@/core/planning/hope'
 import { asItHolds } from '@/core/planning/now'
 import type { Family } from '@/core/practice/schema'
 import { listAssistants } from '@/db/assistants'
@@ -59,6 +60,8 @@ export type ClassFile = {
   readonly brief: Brief | null
   /** Over, or on an earlier day: it stays as it was, judged by what was known then. */
   readonly past: boolean
+  /** The same if nothing applies to whoever has not answered yet; null where that asks nothing of anybody. */
+  readonly hoped: Plan | null
 }
 
 /** The class file: of what is over, as it was; of what is to come, as it holds today. Null without a plan. */
@@ -66,7 +69,11 @@ export function classFile(ctx: Context, record: Planned): ClassFile | null {
   const stored = planOf(ctx.scope, ctx.health.key, record.id)
   if (!stored) return null
   const past = record.day < ctx.clock.today || foldRun(eventsOf(ctx.scope, record.id)).state === 'ended'
-  if (past) return { ...stored, past }
+  if (past) return { ...stored, past, hoped: null }
   const brief = briefFor(ctx, record, locksOf(ctx.scope, record.id))
-  return { plan: asItHolds(ctx.practice, stored.plan, brief), brief, past }
+  return {
+    ...{ brief, past },
+    plan: asItHolds(ctx.practice, stored.plan, brief),
+    hoped: hopedPlan(ctx.practice, stored.plan, brief),
+  }
 }

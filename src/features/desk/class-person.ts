@@ -6,6 +6,8 @@ import type { BriefPerson } from '@/core/classes/brief'
 import { briefPerson } from '@/core/classes/reach'
 import { FAMILIES, type Family } from '@/core/practice/schema'
 import type { Decision } from '@/core/readiness/decide'
+import type { Caps } from '@/core/screening/caps'
+import { ifNothingApplies } from '@/core/screening/hope'
 import { foldEvidence } from '@/core/readiness/evidence'
 import { grownHolds } from '@/core/readiness/grown'
 import { sideGaps } from '@/core/readiness/sides'
@@ -60,17 +62,31 @@ function makePerson(ctx: Context, record: For, studentId: string): Person {
     // That day's check-in lowers what is planned and leaves the standing as it is.
     limits: judge.tonight(studentId),
     decisions,
+    hope: hopeFor(ctx, judge, studentId),
     looked: (stageId) => judge.looked(studentId, stageId),
-    onto: (family, open) =>
+    onto: (family, open, limits) =>
       stepsOnto(practice, family, {
         evidence: judge.evidence(studentId),
-        limits: judge.tonight(studentId),
+        limits,
         asOf: judge.day,
         open,
         firstMonth: firstMonth !== null,
         ways: judge.ways(studentId),
       }),
   })
+}
+
+/** What would hold for whoever has not answered, if nothing applied. */
+function hopeFor(
+  { practice, clock }: Context,
+  judge: Judge,
+  studentId: string,
+): { limits: Caps; decisions: Decision[] } | null {
+  const limits = ifNothingApplies(practice, judge.tonight(studentId))
+  const standing = ifNothingApplies(practice, judge.limits(studentId))
+  if (!limits || !standing) return null
+  const with_ = { asOf: clock.today, limits: standing }
+  return { limits, decisions: FAMILIES.map((family) => judge.decide(studentId, family, with_)) }
 }
 
 /** The side of theirs that is behind, in the drills that even it out. */

@@ -54,6 +54,8 @@ type Ask = {
   readonly evidence?: Evidence
   /** Another day than the judge's: what was known then, and the limits that stood then. */
   readonly asOf?: Day
+  /** Other limits than those that stand. */
+  readonly limits?: Caps
   /** Choices to try out in place of those stored. */
   readonly layers?: (stored: Layers) => Layers
 }
@@ -123,16 +125,16 @@ export function judgeOf(ctx: Context, class_: ForClass | null = null): Judge {
     approaches: (id) => (id === null ? resolve(book.layersFor(null, class_?.id ?? null)) : approaches(id)),
     ways: (id) => waysFor(id, (stored) => stored),
     looked: (id, stageId) => answerTo(taps(id), id, stageId, clock.nowMs),
-    decide: (id, family, { evidence: facts = evidence(id), asOf = day, layers = (l: Layers) => l } = {}) =>
-      decide(
-        practice,
-        family,
-        id,
-        facts,
-        asOf === day ? limits(id) : limitsOn(id, asOf),
-        asOf,
-        waysFor(id, layers),
-      ),
+    decide: (
+      id,
+      family,
+      {
+        evidence: facts = evidence(id),
+        asOf = day,
+        limits: under = asOf === day ? limits(id) : limitsOn(id, asOf),
+        layers = (l: Layers) => l,
+      } = {},
+    ) => decide(practice, family, id, facts, under, asOf, waysFor(id, layers)),
   }
 }
 

@@ -3,9 +3,11 @@ import type { LinkClosed } from '@/core/words/private-link'
 import { isWork, type Doing, type PlanBlock, type Work } from '@/core/classes/plan'
 import { formatDay } from '@/core/day'
 import { findEntry } from '@/core/library/entries'
+import { hopedDoing } from '@/core/planning/hope'
 import { leavesFloor } from '@/core/readiness/gate'
 import { waysOut } from '@/core/screening/ways-out'
 import { CARD_LINES } from '@/core/words/emergency'
+import { describeHope } from '@/core/words/hope'
 import { describeTouch } from '@/core/words/floor'
 import { halfMinutes } from '@/core/words/number'
 import { blockTitle, describeChange, NOTHING_OPEN, PART_DO, variantName } from '@/core/words/plan'
@@ -119,7 +121,7 @@ function blockHead({ practice }: Context, block: PlanBlock): Omit<CoverBlock, 'd
 
 function doingLine(
   { practice }: Context,
-  { brief }: ClassFile,
+  { brief, hoped }: ClassFile,
   { doing, block }: { readonly doing: Doing; readonly block: Work },
   name: string,
   helpers: ReadonlyMap<string, string>,
@@ -132,7 +134,11 @@ function doingLine(
   return {
     name,
     what: doing.variantId === null ? NOTHING_OPEN : variantName(practice, doing.variantId),
-    how: [place, doing.variantId === null ? '' : describeTurns(doing, block)]
+    how: [
+      place,
+      doing.variantId === null ? '' : describeTurns(doing, block),
+      describeHope(practice, hopedDoing(hoped, block, doing), block, brief?.room),
+    ]
       .filter((t) => t !== '')
       .join(' · '),
     change: describeChange(doing.change),

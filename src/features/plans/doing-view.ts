@@ -1,7 +1,7 @@
 import 'server-only'
 import { cueFor, type InForce } from '@/core/approaches/effects'
 import type { Brief, BriefPerson } from '@/core/classes/brief'
-import type { Doing, Work } from '@/core/classes/plan'
+import type { Doing, Plan, Work } from '@/core/classes/plan'
 import type { Picture } from '@/core/figure/picture'
 import { pictureFor } from '@/core/figure/picture-of'
 import { isTry } from '@/core/practice/ask'
@@ -9,9 +9,11 @@ import { findById } from '@/core/practice/find'
 import type { Library } from '@/core/practice/library'
 import type { Drill, Family, Stage } from '@/core/practice/schema'
 import type { Limits } from '@/core/screening/caps'
+import { hopedDoing } from '@/core/planning/hope'
 import { barsStage } from '@/core/screening/stage-limits'
 import { waysOut } from '@/core/screening/ways-out'
 import { describeTouch } from '@/core/words/floor'
+import { describeHope } from '@/core/words/hope'
 import { describeChange, NOTHING_OPEN } from '@/core/words/plan'
 import { describePieces } from '@/core/words/setup'
 import { stepOf } from '@/core/classes/step-of'
@@ -42,6 +44,8 @@ export type DoingView = {
   wave: number
   /** What they step onto once this is clean tonight, and what has to be seen; empty where they stay. */
   then: string
+  /** What they do once they have answered and nothing applies; empty where that is what they do anyhow. */
+  hope: string
   /** Up in every wave. */
   every: boolean
   /** Who stands beside them; empty where nobody needs to. */
@@ -60,6 +64,8 @@ export type DoingView = {
 export type View = {
   readonly ctx: Context
   readonly brief: Brief | null
+  /** The plan if nothing applies to whoever has not answered; null where everybody has. */
+  readonly hoped: Plan | null
   readonly people: People
   readonly families: readonly Family[]
   readonly helperName: (id: string) => string
@@ -99,6 +105,7 @@ export function doingView(doing: Doing, block: Work, view: View): DoingView {
     ...{ studentId, variantId, override: doing.override !== null },
     ...{ wave: doing.wave, every: doing.every },
     then: describeThen(practice, stepOf(view.brief, doing)),
+    hope: describeHope(practice, hopedDoing(view.hoped, block, doing), block, view.brief?.room),
     name: view.people.nameOf(studentId),
     what: what?.name ?? NOTHING_OPEN,
     cue: stage ? cueFor(practice, view.waysOf(studentId), stage) : (drill?.lookFor ?? ''),

@@ -14,6 +14,7 @@ import { formatDay } from '@/core/day'
 import type { Picture } from '@/core/figure/picture'
 import { pictureFor } from '@/core/figure/picture-of'
 import { readCraft } from '@/core/planning/craft'
+import { onTheHope } from '@/core/planning/hope'
 import { trainable } from '@/core/planning/purposes'
 import { validatePlan } from '@/core/planning/check/validate'
 import type { Violation } from '@/core/planning/check/violation'
@@ -150,11 +151,11 @@ export function planView(ctx: Context, id: string): PlanView | null {
     canRedo: false,
   }
   if (!file) return { ...base, ...nothing, planned: false, editable: true }
-  const { plan, brief, past } = file
+  const { plan, brief, past, hoped } = file
   const judge = judgeOfClass(ctx, record)
   const helpers = new Map(listAssistants(scope).map((a) => [a.id, a.name]))
   const view: View = {
-    ...{ ctx, brief, families: plan.aim.families },
+    ...{ ctx, brief, hoped, families: plan.aim.families },
     people: peopleOf(ctx, [
       ...new Set([...record.roster, ...plan.blocks.flatMap(doingsOf).map((d) => d.studentId)]),
     ]),
@@ -174,7 +175,7 @@ export function planView(ctx: Context, id: string): PlanView | null {
     ),
     pull: pullList(plan, studio),
     warnings: plan.warnings.map((w) => describePlanWarning(w, practice, view.people.nameOf)),
-    craft: craftOf(view, plan),
+    craft: craftOf(view, hoped ?? plan),
     // The same sentence of two blocks is said once.
     violations: [...new Set(broken.map(say))],
     ...armsView(practice, plan),
@@ -199,7 +200,7 @@ function speaksOf(violation: Violation, block: PlanBlock): boolean {
 
 function craftOf({ ctx: { practice }, brief, people }: View, plan: Plan): PlanView['craft'] {
   if (!brief) return { held: 0, of: 0, lines: [] }
-  const read = readCraft(practice, brief, plan)
+  const read = readCraft(practice, onTheHope(brief), plan)
   const missed = read.filter((c) => !c.held)
   return {
     held: read.length - missed.length,
@@ -212,7 +213,7 @@ function choicesOf(
   { ctx: { practice }, brief, people, families }: View,
   out: readonly string[],
 ): PlanView['choices'] {
-  return (brief?.people ?? []).map((person) => ({
+  return (brief ? onTheHope(brief).people : []).map((person) => ({
     studentId: person.studentId,
     name: people.nameOf(person.studentId),
     out: out.includes(person.studentId),

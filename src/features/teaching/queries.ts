@@ -1,5 +1,7 @@
 import 'server-only'
 import { stepOf } from '@/core/classes/step-of'
+import { describeHope } from '@/core/words/hope'
+import { hopedDoing } from '@/core/planning/hope'
 import { describeThen } from '@/core/words/step-onto'
 import { doingsOf, isWork, WAITING, type Doing } from '@/core/classes/plan'
 import { ownWarmUp } from '@/core/planning/own-warm-up'
@@ -120,6 +122,7 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
               stageBrief(ctx, judge, doing, students.get(doing.studentId), {
                 block,
                 then: describeThen(practice, stepOf(file.brief, doing)),
+                hope: describeHope(practice, hopedDoing(file.hoped, block, doing), block, file.brief?.room),
                 place: placeName(doing.place, file.brief?.room),
                 waiting: block.waves > 1 ? (drillOf(practice, doing.waiting)?.name ?? '') : '',
                 helper:

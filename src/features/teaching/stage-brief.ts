@@ -47,6 +47,8 @@ export type StageBrief = {
   change: string
   /** What they step onto once this is clean tonight; empty where they stay. */
   then: string
+  /** What they do once they have answered and nothing applies; empty where nobody waits for an answer. */
+  hope: string
   /** The way out, said before anybody goes up. */
   exit: string
   leavesFloor: boolean
@@ -72,7 +74,7 @@ export function stageBrief(
   judge: Judge,
   doing: Doing,
   student: StudentRecord | undefined,
-  { block, ...at }: Pick<StageBrief, 'place' | 'helper' | 'waiting' | 'then'> & { block: Work },
+  { block, ...at }: Pick<StageBrief, 'place' | 'helper' | 'waiting' | 'then' | 'hope'> & { block: Work },
 ): StageBrief {
   const { practice, privacy } = ctx
   const stays = block.kind === 'ease'

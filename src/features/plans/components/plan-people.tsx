@@ -38,6 +38,11 @@ function Cell({ doing, percent }: { doing: DoingView | undefined; percent: numbe
       <Text fw={600}>{doing.what}</Text>
       <Text size="sm">{[doing.place, doing.dose, doing.changed].filter((t) => t !== '').join(' ')}</Text>
       <Text size="sm">{doing.why}</Text>
+      {doing.hope === '' ? null : (
+        <Text size="sm" fs="italic">
+          {doing.hope}
+        </Text>
+      )}
       <Text size="sm" c="dimmed">
         Arms {percent} % fresh
       </Text>

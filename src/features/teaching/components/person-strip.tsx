@@ -124,6 +124,7 @@ function Version({ stage }: Pick<Props, 'stage'>) {
       {stage.helper === '' ? null : <Text fw={600}>With {stage.helper} beside.</Text>}
       {stage.change === '' ? null : <Text fw={600}>{stage.change}</Text>}
       {stage.then === '' ? null : <Text size="sm">{stage.then}</Text>}
+      {stage.hope === '' ? null : <Text size="sm">{stage.hope}</Text>}
     </>
   )
 }
