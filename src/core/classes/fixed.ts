@@ -1,7 +1,7 @@
 import { z } from 'zod'
 
 /** Blocks in which everyone has a version of their own, in the usual order of a class. */
-export const WORK_KINDS = ['skill', 'support', 'peak', 'train', 'ease'] as const
+export const WORK_KINDS = ['skill', 'support', 'peak', 'stay', 'train', 'ease'] as const
 export type WorkKind = (typeof WORK_KINDS)[number]
 
 /** What the teacher fixed about the class as a whole; everything else is planned round it. */

@@ -1,12 +1,12 @@
 import { FEW, knownPart } from './block-value'
 import { minutesUsed, type Head, type Run } from './bound-minutes'
-import { MOST_AT_ONCE, MOST_GENTLE, MOST_VERSIONS } from './deal'
+import { MOST_AT_ONCE, MOST_VERSIONS, mostGentle } from './deal'
 import { Programme, type Term } from './lp'
-import type { Model, Slot } from './model'
+import { BESIDE_CM, type Model, type Slot } from './model'
 import { piecesFor } from './pieces'
 import { isStayed, type Config } from './skeleton'
 import { LIGHT_POINTS } from './variants'
-import { WEIGHTS } from './weights'
+import { OWN_WORK, WEIGHTS } from './weights'
 
 /** Watch points of a teacher and of each assistant, and what spotting takes of the teacher's (class-craft.md 6). */
 const [TEACHER, ASSISTANT, SPOT] = [8, 4, 6]
@@ -36,6 +36,7 @@ export function boundProgramme(model: Model, whole: boolean): string {
   minutesUsed(lp, model, runs)
   keptPieces(lp, model, runs)
   sameTwice(lp, model, runs)
+  unnamed(lp, model, runs)
   return lp.text(whole ? [...runs.map((r) => r.u), ...lp.named(/^y/)] : [])
 }
 
@@ -107,10 +108,13 @@ function withinRoom(lp: Programme, model: Model, run: Run): void {
     const used = terms.filter(([, n]) => n > 0)
     if (used.length > 0) lp.row([...used.map(([h, n]): Term => [h.x, n]), [u, -waves * each]], '<=', 0)
   }
-  const times = (h: Head): number => (model.variants[h.part.v]?.rig ? waves : 1)
+  const times = (h: Head): number => (model.variants[h.part.v]?.rig && run.config.stays !== 'own' ? waves : 1)
   for (const union of unionsOf(heads.map((h) => h.part.option.bays)))
     most(
-      heads.map((h) => [h, h.part.option.bays !== 0 && (h.part.option.bays & ~union) === 0 ? times(h) : 0]),
+      heads.map((h) => [
+        h,
+        h.part.option.bays !== 0 && (h.part.option.bays & ~union) === 0 ? times(h) * wallOf(model, h) : 0,
+      ]),
       union.toString(2).replaceAll('0', '').length,
     )
   most(
@@ -134,6 +138,11 @@ function withinRoom(lp: Programme, model: Model, run: Run): void {
     MOST_FIRST,
   )
   eyesOn(lp, model, run)
+}
+
+/** How much of a bay somebody takes: two who lie with the legs up share one. */
+function wallOf(model: Model, { part }: Head): number {
+  return (model.variants[part.v]?.widthCm ?? Infinity) <= BESIDE_CM ? 0.5 : 1
 }
 
 /** What the teacher spots takes of their eyes; assistants spot besides, and whoever waits is watched where nobody spots. */
@@ -202,7 +211,7 @@ function versionsOf(lp: Programme, model: Model, s: number, runs: readonly Run[]
   if (working.length > 0)
     lp.row([...sum(working), ...perRun((c) => Math.min(MOST_VERSIONS, MOST_AT_ONCE * c.waves))], '<=', 0)
   const gentle = taught.filter(isGentle)
-  if (gentle.length > 0) lp.row([...sum(gentle), ...perRun(() => MOST_GENTLE)], '<=', 0)
+  if (gentle.length > 0) lp.row([...sum(gentle), ...perRun(mostGentle)], '<=', 0)
 }
 
 /** Whether a version for one person alone costs in a block: not among few, nor where everybody stays in a shape. */
@@ -247,7 +256,7 @@ function takenBy(model: Model, { part, person }: Head): readonly { kind: string;
 
 /** The same version again in a later block costs: in a class of rest, or at the peak after the skill. */
 function sameTwice(lp: Programme, model: Model, runs: readonly Run[]): void {
-  for (const kind of [['ease'], ['skill', 'support', 'peak']])
+  for (const kind of [['ease'], [...OWN_WORK]])
     for (let p = 0; p < model.people.length; p += 1) {
       const heads = runs
         .filter((r) => kind.includes(model.slots[r.slot]?.purpose.kind ?? ''))
@@ -261,4 +270,19 @@ function sameTwice(lp: Programme, model: Model, runs: readonly Run[]): void {
         lp.row([[t, 1], ...own.map((h): Term => [h.x, -1])], '>=', -1)
       }
     }
+}
+
+/** Whoever has nothing of a family that the class is for, though something of it is open to them. */
+function unnamed(lp: Programme, model: Model, runs: readonly Run[]): void {
+  if (model.named.length === 0) return
+  model.people.forEach(({ named }, p) => {
+    for (let f = 0; named >> f > 0; f += 1) {
+      if (!((named >> f) & 1)) continue
+      const own = runs.flatMap((r) =>
+        r.heads.filter((h) => h.person === p && ((model.named[h.part.v] ?? 0) >> f) & 1),
+      )
+      lp.points(`m${p}_${f}`, WEIGHTS.unnamed)
+      lp.row([[`m${p}_${f}`, 1], ...own.map((h): Term => [h.x, 1])], '>=', 1)
+    }
+  })
 }

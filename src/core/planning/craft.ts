@@ -149,7 +149,9 @@ function versionsOf({ people }: Work): ReadonlySet<string> {
 }
 
 /** Share of versions, over all blocks, that one person does alone. */
-function aloneShare(works: readonly Work[]): number {
+function aloneShare(all: readonly Work[]): number {
+  // Where people build and stay each has a shape of their own.
+  const works = all.filter((b) => b.kind !== 'stay' && b.kind !== 'ease')
   const each = works.flatMap((b) =>
     [...versionsOf(b)].map((id) => b.people.filter((p) => p.variantId === id).length),
   )
@@ -163,11 +165,13 @@ function withoutNamed({ people }: Pick<Brief, 'people'>, { aim }: Plan, works: r
     .filter((person) => {
       const done = works.flatMap((b) => b.people.filter((p) => p.studentId === person.studentId))
       if (done.length === 0) return false
+      // What is stayed in is entered once.
+      const stayed = new Set(works.filter((b) => b.kind === 'stay').flatMap((b) => b.people))
       return aim.families.some((family) => {
         const open = person.families[family]?.open ?? []
         const turns = done
           .filter((d) => d.variantId !== null && open.includes(d.variantId))
-          .reduce((sum, d) => sum + d.turns, 0)
+          .reduce((sum, d) => sum + (stayed.has(d) ? 2 : d.turns), 0)
         return open.length > 0 && turns < 2
       })
     })

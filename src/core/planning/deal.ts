@@ -1,5 +1,5 @@
 import { LIGHT_POINTS } from './variants'
-import type { Model } from './model'
+import { BESIDE_CM, type Model } from './model'
 import type { Option } from './option'
 import { piecesFor } from './pieces'
 import type { Config } from './skeleton'
@@ -25,6 +25,13 @@ export const MOST_AT_ONCE = 3
 /** At most so many working versions a block, however many waves it has, and so many gentle ones: each has to be said. */
 export const MOST_VERSIONS = 5
 export const MOST_GENTLE = 2
+/** Where people build and stay there is time to go round: so many gentle shapes. */
+const GENTLE_STAYS = 4
+
+/** How many gentle versions a block may have. */
+export function mostGentle({ stays }: Pick<Config, 'stays'>): number {
+  return stays === 'own' ? GENTLE_STAYS : MOST_GENTLE
+}
 
 /** Nodes until a block counts as not dealable. */
 const NODES = 1500
@@ -39,13 +46,18 @@ type Wave = {
   pieces: Record<string, number>
   open: number
   helped: number[]
+  /** Whether rigs stand through every wave; where each stays for a while, the next build anew. */
+  keeps: boolean
 }
 
 /** Whether one teacher can say and watch so many versions. */
-function sayable(model: Model, { waves }: Config, chosen: readonly (Option | null)[]): boolean {
+function sayable(model: Model, config: Config, chosen: readonly (Option | null)[]): boolean {
   const versions = [...new Set(chosen.flatMap((o) => (o ? [o.v] : [])))]
   const gentle = versions.filter((v) => model.variants[v]?.gentle).length
-  return gentle <= MOST_GENTLE && versions.length - gentle <= Math.min(MOST_VERSIONS, MOST_AT_ONCE * waves)
+  return (
+    gentle <= mostGentle(config) &&
+    versions.length - gentle <= Math.min(MOST_VERSIONS, MOST_AT_ONCE * config.waves)
+  )
 }
 
 /**
@@ -57,14 +69,14 @@ function sayable(model: Model, { waves }: Config, chosen: readonly (Option | nul
 export function dealWaves(model: Model, config: Config, chosen: readonly (Option | null)[]): Deal | null {
   if (!sayable(model, config, chosen)) return null
   const people = chosen.flatMap((o, i) => (o ? [i] : []))
-  const rigs = people.filter((i) => isRig(model, chosen[i]))
+  const keeps = config.stays !== 'own'
+  const rigs = people.filter((i) => keeps && isRig(model, chosen[i]))
   const order = [...people].sort(
     (a, b) => hardness(model, chosen[b], b) - hardness(model, chosen[a], a) || a - b,
   )
-  const waves = Array.from({ length: config.waves }, emptyWave)
+  const waves = Array.from({ length: config.waves }, () => emptyWave(keeps))
   for (const wave of waves) for (const i of rigs) standing(model, wave, i, chosen[i])
   const given = new Array<number>(chosen.length).fill(-1)
-  const total = chosen.length
   let nodes = 0
   const place = (at: number): Deal | null => {
     const person = order[at]
@@ -79,7 +91,7 @@ export function dealWaves(model: Model, config: Config, chosen: readonly (Option
       }
       nodes += 1
       if (nodes > NODES) return null
-      const undo = join(model, wave, person, option, total)
+      const undo = join(model, wave, person, option, chosen)
       if (!undo) continue
       given[person] = g
       const found = place(at + 1)
@@ -95,10 +107,11 @@ export function dealWaves(model: Model, config: Config, chosen: readonly (Option
   return place(0)
 }
 
-function emptyWave(): Wave {
+function emptyWave(keeps: boolean): Wave {
   return {
     ...{ points: 0, working: [], variants: new Map(), kickers: 0, first: 0, bays: [], pieces: {}, open: 0 },
     helped: [],
+    keeps,
   }
 }
 
@@ -146,14 +159,20 @@ function overStock({ stock }: Model, pieces: Readonly<Record<string, number>>): 
 }
 
 /** Puts somebody into a wave; null where a rule is against it, else how to take them out again. */
-function join(model: Model, wave: Wave, person: number, option: Option, total: number): (() => void) | null {
+function join(
+  model: Model,
+  wave: Wave,
+  person: number,
+  option: Option,
+  chosen: readonly (Option | null)[],
+): (() => void) | null {
   const variant = model.variants[option.v]
   const isNew = !variant?.gentle && !wave.variants.has(option.v)
   if (wave.kickers + Number(variant?.kick ?? false) > MOST_KICKERS) return null
   if (wave.first + Number(option.first) > MOST_FIRST || (isNew && wave.variants.size >= MOST_AT_ONCE))
     return null
   count(model, wave, person, option, 1)
-  if (within(model, wave, total)) return () => count(model, wave, person, option, -1)
+  if (within(model, wave, chosen)) return () => count(model, wave, person, option, -1)
   count(model, wave, person, option, -1)
   return null
 }
@@ -166,7 +185,7 @@ function count(model: Model, wave: Wave, person: number, option: Option, way: 1 
     else all.pop()
   }
   // A rig stands there in every wave already.
-  if (!variant?.rig) {
+  if (!variant?.rig || !wave.keeps) {
     if (option.bays > 0) list(wave.bays)
     addPieces(model, wave, person, option, way)
     wave.open += option.openFloor ? way : 0
@@ -184,33 +203,33 @@ function count(model: Model, wave: Wave, person: number, option: Option, way: 1 
 }
 
 /** Whether bays, floor, pieces and eyes are enough for a wave as far as it is filled. */
-function within(model: Model, wave: Wave, total: number): boolean {
+function within(model: Model, wave: Wave, chosen: readonly (Option | null)[]): boolean {
+  const total = chosen.length
   const waiting = (total - wave.working.length) * LIGHT_POINTS
   const most = TEACHER_POINTS + ASSISTANT_POINTS * model.helpers.length
   const spots = ASSISTANT_POINTS * Math.min(wave.helped.length, model.helpers.length)
   const watched = wave.points + (wave.helped.length > model.helpers.length ? 0 : waiting) + spots
   return (
-    wave.bays.length <= model.bays &&
+    baysTaken(model, wave, chosen) <= model.bays &&
     wave.open <= model.open &&
     watched <= most + 1e-9 &&
     !overStock(model, wave.pieces)
   )
 }
 
+/** Who takes a bay together, and which bays will do. */
+type Node = { readonly people: readonly number[]; readonly mask: number }
+
 /** Bays for a wave by augmenting paths; fixed ones are kept. Null where somebody finds none. */
-function matchBays(
-  bays: number,
-  wanting: readonly { readonly person: number; readonly mask: number }[],
-): Map<number, number> | null {
-  const owner = new Array<number>(bays).fill(-1)
-  const mask = new Map(wanting.map((w) => [w.person, w.mask]))
-  const seek = (person: number, seen: Set<number>): boolean => {
+function matchBays(bays: number, wanting: readonly Node[]): Map<number, number> | null {
+  const owner = new Array<Node | null>(bays).fill(null)
+  const seek = (node: Node, seen: Set<number>): boolean => {
     for (let b = 0; b < bays; b += 1) {
-      if (!(((mask.get(person) ?? 0) >> b) & 1) || seen.has(b)) continue
+      if (!((node.mask >> b) & 1) || seen.has(b)) continue
       seen.add(b)
-      const now = owner[b] ?? -1
-      if (now === -1 || seek(now, seen)) {
-        owner[b] = person
+      const now = owner[b] ?? null
+      if (now === null || seek(now, seen)) {
+        owner[b] = node
         return true
       }
     }
@@ -218,17 +237,45 @@ function matchBays(
   }
   // Whom fewest bays will do for goes first, so that narrow ones are kept for them.
   const count = (m: number): number => m.toString(2).replaceAll('0', '').length
-  for (const { person } of [...wanting].sort((a, b) => count(a.mask) - count(b.mask) || a.person - b.person))
-    if (!seek(person, new Set())) return null
-  return new Map(owner.flatMap((person, b) => (person === -1 ? [] : [[person, b] as const])))
+  const first = (node: Node): number => node.people[0] ?? 0
+  for (const node of [...wanting].sort((a, b) => count(a.mask) - count(b.mask) || first(a) - first(b)))
+    if (!seek(node, new Set())) return null
+  return new Map(owner.flatMap((node, b) => (node?.people ?? []).map((person) => [person, b] as const)))
 }
 
 function matched(model: Model, wave: Wave, chosen: readonly (Option | null)[]): boolean {
-  return matchBays(model.bays, wanting(wave, chosen)) !== null
+  return bayed(model, wave.bays, chosen) !== null
 }
 
-function wanting(wave: Wave, chosen: readonly (Option | null)[]) {
-  return wave.bays.map((person) => ({ person, mask: chosen[person]?.bays ?? 0 }))
+/** A bay for each of some people among those that are free; two who lie beside each other share one where it must be. */
+function bayed(
+  model: Model,
+  people: readonly number[],
+  chosen: readonly (Option | null)[],
+  free = -1,
+): Map<number, number> | null {
+  const each = people.map((person): Node => ({ people: [person], mask: (chosen[person]?.bays ?? 0) & free }))
+  const alone = matchBays(model.bays, each)
+  if (alone || model.wideBays === 0) return alone
+  const lying = each.filter((node) => liesBeside(model, chosen[node.people[0] ?? -1]))
+  const pairs = lying.flatMap((node, i): Node[] => {
+    const other = lying[i + 1]
+    if (i % 2 === 1) return []
+    if (!other) return [node]
+    return [{ people: [...node.people, ...other.people], mask: node.mask & other.mask & model.wideBays }]
+  })
+  return matchBays(model.bays, [...each.filter((node) => !lying.includes(node)), ...pairs])
+}
+
+/** Whether somebody lies so that another may lie beside them in one bay. */
+function liesBeside(model: Model, option: Option | null | undefined): boolean {
+  return option ? (model.variants[option.v]?.widthCm ?? Infinity) <= BESIDE_CM : false
+}
+
+/** How many bays a wave takes at least. */
+function baysTaken(model: Model, wave: Wave, chosen: readonly (Option | null)[]): number {
+  const lying = wave.bays.filter((person) => liesBeside(model, chosen[person])).length
+  return wave.bays.length - Math.floor(lying / 2)
 }
 
 /** Bays and helpers once everybody has a wave; rigs keep one bay through all of them. */
@@ -239,11 +286,8 @@ function finished(
   chosen: readonly (Option | null)[],
 ): Deal | null {
   const bay = new Array<number>(chosen.length).fill(-1)
-  const rigs = chosen.flatMap((o, i) => (o && o.bays > 0 && isRig(model, o) ? [i] : []))
-  const first = matchBays(
-    model.bays,
-    rigs.map((person) => ({ person, mask: chosen[person]?.bays ?? 0 })),
-  )
+  const rigs = chosen.flatMap((o, i) => (o && o.bays > 0 && waves[0]?.keeps && isRig(model, o) ? [i] : []))
+  const first = bayed(model, rigs, chosen)
   if (!first) return null
   let free = (1 << model.bays) - 1
   for (const [person, b] of first) {
@@ -251,11 +295,8 @@ function finished(
     free &= ~(1 << b)
   }
   for (const wave of waves) {
-    const others = wave.bays.filter((i) => !isRig(model, chosen[i]))
-    const found = matchBays(
-      model.bays,
-      others.map((person) => ({ person, mask: (chosen[person]?.bays ?? 0) & free })),
-    )
+    const others = wave.bays.filter((i) => !wave.keeps || !isRig(model, chosen[i]))
+    const found = bayed(model, others, chosen, free)
     if (!found) return null
     for (const [person, b] of found) bay[person] = b
   }

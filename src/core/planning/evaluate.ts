@@ -144,15 +144,17 @@ type Add = (tier: number, points: number) => void
 
 /** What blocks owe each other for each person: lacks covered, nothing twice, neck after head, arms not spent. */
 function acrossBlocks(model: Model, placed: readonly Placed[], add: Add): void {
-  let [lacks, twice, broken] = [0, 0, 0]
+  let [lacks, twice, broken, unnamed] = [0, 0, 0, 0]
   for (let i = 0; i < model.people.length; i += 1) {
     const person = model.people[i]
     if (!person) continue
     lacks += WEIGHTS.lacks * person.weight * covered(model.shares[i] ?? [], placed, i)
     let neck = 0
+    let named = model.named.length > 0 ? 0 : person.named
     for (let k = 0; k < placed.length; k += 1) {
       const part = placed[k]?.value.parts[i]
       if (!part) continue
+      if (part.turns > 1 || placed[k]?.kind === 'stay') named |= model.named[part.v] ?? 0
       broken += neckBroken(part.marks, neck, person.firstMonth)
       neck |= part.marks
       if (part.marks & TRIES && spentBefore(placed, i, k)) broken += 0.5
@@ -160,10 +162,18 @@ function acrossBlocks(model: Model, placed: readonly Placed[], add: Add): void {
       if (again === 'broken') broken += 1
       else twice += again
     }
+    unnamed += ones(person.named & ~named)
   }
-  add(1, twice)
+  add(1, twice + WEIGHTS.unnamed * unnamed)
   add(2, lacks)
   add(0, WEIGHTS.broken * broken)
+}
+
+/** How many bits are set. */
+function ones(mask: number): number {
+  let n = 0
+  for (let m = mask; m > 0; m &= m - 1) n += 1
+  return n
 }
 
 /** Versions of strength that everybody has warmed up with already: bought twice. */

@@ -1,7 +1,7 @@
 import type { Model, Slot } from './model'
 import type { Option } from './option'
 import type { Config } from './skeleton'
-import { dealWaves, MOST_AT_ONCE, MOST_GENTLE, MOST_VERSIONS } from './deal'
+import { dealWaves, MOST_AT_ONCE, MOST_VERSIONS, mostGentle } from './deal'
 import { FLOOR_DOSE, PEAK_DOSE, WEIGHTS } from './weights'
 
 /** What a version costs somebody for what they do in the other blocks, points. */
@@ -46,7 +46,7 @@ function ownWorth(model: Model, slot: Slot, sets: number, person: number, option
   if (!variant || !someone) return -Infinity
   const { kind } = slot.purpose
   const table = kind === 'peak' ? PEAK_DOSE : FLOOR_DOSE
-  const dose = table[Math.min(sets, option.mostTurns, table.length - 1)] ?? 0
+  const dose = kind === 'stay' ? 1 : (table[Math.min(sets, option.mostTurns, table.length - 1)] ?? 0)
   const lacks = Object.entries(variant.trains).reduce(
     (sum, [c, level]) => sum + (someone.lacks[c] ?? 0) * (level / 3),
     0,
@@ -104,7 +104,7 @@ export function fillSlot(
 ): number[] {
   const { may = () => true, price = FREE } = by
   const menu = new Set<number>()
-  const limit = { working: Math.min(MOST_VERSIONS, MOST_AT_ONCE * config.waves), gentle: MOST_GENTLE }
+  const limit = { working: Math.min(MOST_VERSIONS, MOST_AT_ONCE * config.waves), gentle: mostGentle(config) }
   const { at, versions } = offersOf(slot)
   const worths = worthsOf(model, slot, config)
   const worthOf = (person: number, o: number): number => {

@@ -17,6 +17,8 @@ export type Planned = {
   readonly track: Family
   readonly lacks: Readonly<Record<string, number>>
   readonly waited: { readonly wall: number; readonly help: number }
+  /** Families of the class of which something is open to them, as bits in its order. */
+  readonly named: number
   readonly firstMonth: boolean
   readonly loopCm: number | null
   readonly weaker: BriefPerson['weaker']
@@ -82,6 +84,10 @@ export function knownFor(practice: Library, brief: Brief, person: BriefPerson): 
       track,
       lacks: reach?.lacks ?? {},
       waited: person.waited,
+      named: brief.aim.families.reduce(
+        (mask, f, i) => ((person.families[f]?.open.length ?? 0) > 0 ? mask | (1 << i) : mask),
+        0,
+      ),
       firstMonth: person.firstMonth,
       loopCm: person.loopCm,
       weaker: person.weaker,

@@ -2,6 +2,7 @@ import type { Brief } from '../classes/brief'
 import { usedFor } from '../practice/ask'
 import type { Library } from '../practice/library'
 import type { PracticeBlock } from '../practice/schema'
+import { leadsTo } from '../readiness/ladder'
 import { isOpenTo } from '../readiness/may'
 import { onTheHope } from './hope'
 import { knownFor, type Planned } from './known'
@@ -45,10 +46,14 @@ export type Model = {
   readonly frame: Frame
   readonly variants: readonly Variant[]
   readonly people: readonly Planned[]
+  /** By variant: to which families of the class it leads, as bits in its order. */
+  readonly named: readonly number[]
   /** By person: the shares of what they lack, in the order of their list. */
   readonly shares: readonly (readonly number[])[]
   readonly slots: readonly Slot[]
   readonly bays: number
+  /** Bays in which two lie beside each other, as bits. */
+  readonly wideBays: number
   readonly open: number
   readonly stock: Pieces
   readonly helpers: readonly { readonly id: string; readonly trained: readonly string[] }[]
@@ -63,6 +68,9 @@ export type Model = {
   /** Which warm-up bit is the rehearsal of the way out: a block of its own. */
   readonly wayOut: number
 }
+
+/** Lying with the legs up takes so much of a wall: two of them share a bay, cm. */
+export const BESIDE_CM = 60
 
 /** From this length on a class has a third block of strength, min. */
 const LONG_MIN = 75
@@ -96,9 +104,14 @@ export function buildModel(practice: Library, given: Brief): Model {
     frame: frameOf(brief.minutes),
     variants,
     people: known.map((k) => k.planned),
+    named: namedBy(practice, brief, variants),
     shares: known.map((k) => Object.values(k.planned.lacks)),
     slots: slots.filter((s) => s.configs.length > 0),
     bays: brief.room.bays.length,
+    wideBays: brief.room.bays.reduce(
+      (mask, bay, i) => (bay.widthCm >= 2 * BESIDE_CM ? mask | (1 << i) : mask),
+      0,
+    ),
     open: brief.room.open,
     stock: piecesOf(brief),
     helpers: brief.helpers,
@@ -117,6 +130,13 @@ export function buildModel(practice: Library, given: Brief): Model {
       instead: instead ?? null,
     })),
   }
+}
+
+/** To which of the class's families each variant leads; empty in a class that is for no pose. */
+function namedBy(practice: Library, { aim }: Brief, variants: readonly Variant[]): number[] {
+  if (aim.kind !== 'practice' && aim.kind !== 'workshop') return []
+  const ladders = aim.families.map((f) => leadsTo(practice, f))
+  return variants.map(({ id }) => ladders.reduce((mask, l, i) => (l.has(id) ? mask | (1 << i) : mask), 0))
 }
 
 /** The warm-ups of the practice with the drills that make them, and to how many each drill is closed. */

@@ -81,7 +81,7 @@ export function stateOf(model: Model, plan: Plan): State | null {
       (c) =>
         c.sets === block.sets &&
         c.waves === block.waves &&
-        (block.kind !== 'ease' || c.workS === block.workS),
+        (block.kind === 'stay' ? c.workS >= block.workS : block.kind !== 'ease' || c.workS === block.workS),
     )
     const option = model.people.map(({ studentId }, p) => {
       const id = block.people.find((d) => d.studentId === studentId)?.variantId

@@ -39,6 +39,7 @@ const WORK_S: Readonly<Record<Purpose['kind'], number>> = {
   support: 40,
   peak: 60,
   train: 40,
+  stay: 420,
   ease: 540,
 }
 
@@ -56,14 +57,14 @@ export function optionOf(
   const { person, held } = known
   const first = variant.kick && !held.has(variant.id)
   const helper = first || variant.helped
-  const outside = variant.tries > 0 && purpose.kind !== 'peak'
+  const outside = variant.tries > 0 && purpose.kind !== 'peak' && !(purpose.kind === 'stay' && variant.stays)
   if (outside) return null
   const change = changeFor(known, variant)
   const mostTurns = turnsPlanned(person, variant, change)
   if (mostTurns < 1 || (helper && person.touch === 'no') || !hasRoom(brief, person, variant)) return null
   const workS = WORK_S[purpose.kind]
   const turn = ownTurn(person, variant, change, workS)
-  const gentle = variant.gentle && purpose.kind !== 'ease'
+  const gentle = variant.gentle && purpose.kind !== 'ease' && purpose.kind !== 'stay'
   return {
     ...turn,
     ...{ v, outside: 0, first, helper, mostTurns, change, inPlace: false },

@@ -1,3 +1,4 @@
+import { usedFor } from '../practice/ask'
 import type { Library } from '../practice/library'
 import { RUNGS } from '../practice/schema'
 import { isOpenStage } from '../readiness/allowed'
@@ -6,7 +7,7 @@ import { staysWithin } from '../readiness/within'
 import { barsStage } from '../screening/stage-limits'
 import type { Known } from './known'
 import { optionOf, type Asked, type Option } from './option'
-import type { Purpose } from './purposes'
+import { hasStays, type Purpose } from './purposes'
 import type { Variant } from './variants'
 
 /** Versions kept for somebody in one block: enough to choose from, few enough to search. */
@@ -38,7 +39,10 @@ export function optionsFor(practice: Library, asked: Asked, variants: readonly V
   const prepares = purpose.kind === 'skill' && own.every((o) => isGentle(o.v))
   const gentlePrice = prepares ? GENTLE_BEFORE : GENTLE_OUTSIDE
   const outside = (v: number): number => (hasOwn ? (isGentle(v) ? gentlePrice : OUTSIDE) : 0)
-  const subs = purpose.subs.flatMap((v) => made(v, () => SUB_FIT).map((o) => ({ ...o, outside: outside(v) })))
+  // Calves on a chair are as near to legs up the wall as one comes without a wall.
+  const raised = purpose.kind === 'stay' ? usedFor(practice, 'stay-raised') : []
+  const subFit = ({ id }: Variant): number => (raised.includes(id) ? 2 * SUB_FIT : SUB_FIT)
+  const subs = purpose.subs.flatMap((v) => made(v, subFit).map((o) => ({ ...o, outside: outside(v) })))
   return [...own, ...(instead && !own.some((o) => o.v === instead.v) ? [instead] : []), ...subs]
 }
 
@@ -70,6 +74,7 @@ function insteadOption(asked: Asked, variants: readonly Variant[]): Option | nul
   const stageId = known.person.families[family]?.instead?.stageId
   const v = variants.findIndex((x) => x.id === stageId)
   const variant = variants[v]
+  if (purpose.kind === 'stay' && variant?.stays !== true) return null
   const made = variant ? optionOf(asked, variant, v, SUB_FIT) : null
   return made && { ...made, inPlace: true }
 }
@@ -77,10 +82,14 @@ function insteadOption(asked: Asked, variants: readonly Variant[]): Option | nul
 /** A version the teacher fixed: what a Stop bars is not followed, whatever else stands against it is their own word. */
 function lockedOption(practice: Library, asked: Asked, variants: readonly Variant[]): Option | null {
   const { brief, known, purpose } = asked
-  const part = purpose.kind === 'skill' ? 'skill' : purpose.kind === 'peak' ? 'waves' : null
+  const part =
+    purpose.kind === 'skill' ? 'skill' : purpose.kind === 'peak' || purpose.kind === 'stay' ? 'waves' : null
   const lock = brief.locks.find((l) => l.part === part && l.studentId === known.person.studentId)
   const v = variants.findIndex((x) => x.id === lock?.stageId)
   const variant = variants[v]
+  // What is stayed in is given among the stays, whatever is done in turns among the turns.
+  if (part === 'waves' && variant && hasStays(brief.aim) && variant.stays !== (purpose.kind === 'stay'))
+    return null
   if (!lock || !variant) return null
   const stage = practice.stages.find((s) => s.id === lock.stageId)
   const limits = { caps: known.person.limits }
@@ -96,7 +105,10 @@ function fitOf(practice: Library, { aims }: Known, variant: Variant, purpose: Pu
   if (purpose.kind === 'train') return (variant.trains[purpose.capability ?? 'SP'] ?? 0) / 3
   if (purpose.kind === 'ease') return (variant.dose.seconds?.value ?? 0) >= 60 ? 1 : 0.5
   const aim = variant.family === null ? null : (aims.get(variant.family) ?? null)
-  if (!aim) return variant.family === purpose.family || purpose.kind === 'peak' ? SUB_FIT * 2 : SUB_FIT
+  if (!aim) {
+    if (variant.family === purpose.family || purpose.kind === 'peak') return SUB_FIT * 2
+    return purpose.own.length > 0 && variant.kind === 'stage' ? LEADS_FIT : SUB_FIT
+  }
   if (aim.id === variant.id) return 1
   const stage = practice.stages.find((s) => s.id === variant.id)
   const below = stage ? RUNGS.indexOf(aim.rung) - RUNGS.indexOf(stage.rung) : FAR_BELOW
@@ -108,6 +120,8 @@ const BELOW = [0.8, 0.6, 0.4]
 const FAR_BELOW = 9
 /** Of the named pose all the same: worth more than anything that only prepares for it. */
 const FAR_FIT = 0.35
+/** Of another family, on the way to the named one. */
+const LEADS_FIT = 0.3
 
 /** The few of somebody's options that are searched: those worth most to them, those most shared, one that needs nothing. */
 export function shortlists(

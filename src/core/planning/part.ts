@@ -1,3 +1,4 @@
+import type { WorkKind } from '../classes/fixed'
 import type { Model, Slot } from './model'
 import type { Option } from './option'
 import { secondsOf, type Config } from './skeleton'
@@ -50,18 +51,22 @@ const TRY_S = 10
 /** What is stayed in so long has done all it does, s. */
 const FULL_EASE_S = 360
 
+/** How much of what a version does for somebody a block gives: by its turns, or by how long it is stayed in. */
+function doseOf(kind: WorkKind, { workS }: Config, { holdS }: Option, turns: number): number {
+  if (kind === 'ease') return Math.min(1, workS / FULL_EASE_S)
+  if (kind === 'stay') return Math.min(1, workS / (holdS ?? FULL_EASE_S))
+  const table = kind === 'peak' ? PEAK_DOSE : FLOOR_DOSE
+  return table[Math.min(turns, table.length - 1)] ?? 0
+}
+
 /** What one version brings. */
 export function partOf(model: Model, slot: Slot, config: Config, person: number, option: Option): Part {
   const { kind } = slot.purpose
   const variant = model.variants[option.v]
   const someone = model.people[person]
   if (!variant || !someone) throw new Error('an option of nobody')
-  const table = kind === 'peak' ? PEAK_DOSE : FLOOR_DOSE
   const turns = Math.min(config.sets, option.mostTurns)
-  const dose =
-    kind === 'ease'
-      ? Math.min(1, config.workS / FULL_EASE_S)
-      : (table[Math.min(turns, table.length - 1)] ?? 0)
+  const dose = doseOf(kind, config, option, turns)
   const idle = secondsOf(config, false) - turns * (config.workS + WANTED_REST_S)
   const pieces = variant.bill.reduce((sum, b) => sum + b.count, 0)
   const atWall = kind === 'peak' && option.bays > 0 && !variant.rig
@@ -72,7 +77,8 @@ export function partOf(model: Model, slot: Slot, config: Config, person: number,
     needS: Math.min(config.workS, workSeconds(variant, option) + TRY_S * variant.tries),
     points: Float64Array.of(
       0,
-      (WEIGHTS.waitingMinute * Math.max(0, idle)) / 60 - option.outside,
+      ((kind === 'stay' ? WEIGHTS.waitingToStay : WEIGHTS.waitingMinute) * Math.max(0, idle)) / 60 -
+        option.outside,
       WEIGHTS[kind] * someone.weight * option.fit * dose + (option.first ? WEIGHTS.firstTry : 0),
       (atWall ? WEIGHTS.wallTurn + WEIGHTS.wallDebt * someone.waited.wall : 0) +
         (option.helper ? WEIGHTS.helpDebt * someone.waited.help : 0),

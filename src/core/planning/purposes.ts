@@ -5,7 +5,7 @@ import type { Library } from '../practice/library'
 import type { ClassUse } from '../practice/schema-pictures'
 import type { Family } from '../practice/schema'
 import type { Capability } from '../readiness/capabilities'
-import { besideThem, ladderOf } from '../readiness/ladder'
+import { besideThem, ladderOf, leadsTo } from '../readiness/ladder'
 import { BOTH_FROM_MIN } from './skeleton'
 import type { Variant } from './variants'
 
@@ -42,16 +42,51 @@ export function purposesOf(practice: Library, brief: Brief, variants: readonly V
   const { aim, minutes, fixed } = brief
   const [main, second] = aim.families
   if (aim.kind === 'restorative') return easePurposes(practice, variants, minutes)
+  const found: Purpose[] = []
   const both = minutes >= BOTH_FROM_MIN
-  const found: Purpose[] = [stagePurpose(practice, 'skill', main ?? 'FS', variants, both)]
-  if (second && both) found.push(stagePurpose(practice, 'support', second, variants, true))
-  if (aim.kind !== 'strength') found.push(peakPurpose(practice, aim.families, variants, both))
+  const turned = aim.families.filter((f) => f !== STAYED)
+  if (hasStays(aim)) found.push(...withStays(practice, turned, variants, both))
+  else {
+    found.push(stagePurpose(practice, 'skill', main ?? 'FS', variants, both))
+    if (second && both) found.push(stagePurpose(practice, 'support', second, variants, true))
+    if (aim.kind !== 'strength') found.push(peakPurpose(practice, aim.families, variants, both))
+  }
   if (aim.kind !== 'workshop')
     for (const capability of fixed.train ?? lackedMost(brief)) {
       const made = trainPurpose(capability as Capability, variants)
       if (made.own.length > 0) found.push(made)
     }
   return found
+}
+
+/** The family whose shapes are built once and stayed in (ruling 24). */
+const STAYED: Family = 'SH'
+
+/** Whether a class has a block of stays in place of turns for that family. */
+export function hasStays({ kind, families }: Brief['aim']): boolean {
+  return (kind === 'practice' || kind === 'workshop') && families.includes(STAYED)
+}
+
+/** Stays beside what is done in sets and turns; in a class of two families the other one has the turns. */
+function withStays(
+  practice: Library,
+  turned: readonly Family[],
+  variants: readonly Variant[],
+  both: boolean,
+): Purpose[] {
+  const [main] = turned
+  const own = indices(variants, (v) => v.stays && v.family === STAYED)
+  const stay: Purpose = {
+    ...{ id: `stay:${STAYED}`, kind: 'stay', family: STAYED, capability: null, needed: both, own },
+    subs: indices(variants, (v) => v.kind !== 'stage' && usedFor(practice, 'stay').includes(v.id)),
+  }
+  if (main === undefined) return [stagePurpose(practice, 'skill', STAYED, variants, both), stay]
+  return [
+    stagePurpose(practice, 'skill', main, variants, both),
+    ...(both ? [stagePurpose(practice, 'support', STAYED, variants, false)] : []),
+    peakPurpose(practice, turned, variants, both),
+    stay,
+  ]
 }
 
 function stagePurpose(
@@ -61,7 +96,9 @@ function stagePurpose(
   variants: readonly Variant[],
   needed: boolean,
 ): Purpose {
-  const own = indices(variants, (v) => v.kind === 'stage' && v.family === family && v.tries === 0)
+  // What leads to it from another family is of it as well: for whoever has nothing else of it yet.
+  const leads = leadsTo(practice, family)
+  const own = indices(variants, (v) => v.kind === 'stage' && leads.has(v.id) && v.tries === 0 && !v.stays)
   return {
     id: `${kind}:${family}`,
     kind,

@@ -14,6 +14,11 @@ export type Config = {
   readonly gapS: number
   /** The gap where somebody's work tires a joint most. */
   readonly heavyGapS: number
+  /**
+   * Whether what is done is built, entered once and stayed in (ruling 24): by everybody as long as the block lasts, or by each
+   * as long as they stay; null for sets and turns.
+   */
+  readonly stays: 'all' | 'own' | null
 }
 
 /** Parts of a class whose length follows from its own, s (class-craft.md 3). */
@@ -61,6 +66,7 @@ const SHARE: Readonly<Record<WorkKind, readonly [number, number]>> = {
   skill: [0.05, 0.17],
   support: [0.03, 0.14],
   peak: [0.13, 0.32],
+  stay: [0.03, 0.24],
   train: [0, 0.2],
   ease: [0.05, 0.2],
 }
@@ -84,7 +90,8 @@ function leastSeconds(kind: WorkKind, minutes: number): number {
 export function configsOf(kind: WorkKind, aim: Aim, minutes: number): Config[] {
   const found: Config[] = []
   const add = (sets: number, waves: number, workS: number, gaps: readonly [number, number]): void => {
-    const config = { sets, waves, workS, gapS: gaps[0], heavyGapS: gaps[1] }
+    const stays = kind === 'ease' ? 'all' : kind === 'stay' ? 'own' : null
+    const config: Config = { sets, waves, workS, gapS: gaps[0], heavyGapS: gaps[1], stays }
     const seconds = sets * waves * (workS + gaps[0])
     if (seconds >= leastSeconds(kind, minutes) && seconds <= mostSeconds(kind, aim, minutes))
       found.push(config)
@@ -105,6 +112,13 @@ export function configsOf(kind: WorkKind, aim: Aim, minutes: number): Config[] {
         for (const waves of [2, 3, 4]) add(sets, waves, 60, [20, 20])
       }
       break
+    case 'stay':
+      // Leaving, and where the wall or the cupboard wants it building once more for whoever comes after.
+      for (const workS of [90, 180, 300, 420]) {
+        add(1, 1, workS, [30, 30])
+        for (const waves of [2, 3]) add(1, waves, workS, [60, 60])
+      }
+      break
     case 'ease':
       for (const workS of [120, 180, 240, 300, 420, 540]) add(1, 1, workS, [30, 30])
   }
@@ -113,17 +127,14 @@ export function configsOf(kind: WorkKind, aim: Aim, minutes: number): Config[] {
 
 /** No turn is called shorter, s: people have to get into what they do. */
 const LEAST_TURN_S = 30
-/** What is stayed in is as long as it is meant to be, whoever could do with less, s. */
-const STAYED_FROM_S = 120
-
 /** Whether people build something and stay in it. */
-export function isStayed({ workS }: Pick<Config, 'workS'>): boolean {
-  return workS >= STAYED_FROM_S
+export function isStayed({ stays }: Pick<Config, 'stays'>): boolean {
+  return stays !== null
 }
 
 /** How long a turn is where the slowest is at work so long, s: what nobody needs is nobody's idle time. */
-export function turnSeconds({ workS }: Pick<Config, 'workS'>, needS: number): number {
-  if (isStayed({ workS })) return workS
+export function turnSeconds({ workS, stays }: Pick<Config, 'workS' | 'stays'>, needS: number): number {
+  if (stays === 'all') return workS
   return Math.min(workS, Math.max(LEAST_TURN_S, Math.ceil(needS / 5) * 5))
 }
 

@@ -8,9 +8,9 @@ export type State = {
 
 /** Working blocks in the order of the class: where the new thing comes is a way of working (approaches.md A31, A46). */
 const KINDS: Readonly<Record<Model['newThing'], readonly string[]>> = {
-  first: ['skill', 'peak', 'support', 'train'],
-  middle: ['skill', 'support', 'peak', 'train'],
-  late: ['skill', 'train', 'support', 'peak'],
+  first: ['skill', 'peak', 'stay', 'support', 'train'],
+  middle: ['skill', 'support', 'peak', 'stay', 'train'],
+  late: ['skill', 'train', 'support', 'peak', 'stay'],
 }
 
 /** The slots of a state that are run, in the order of the class. */

@@ -19,6 +19,8 @@ export type Variant = {
   readonly widthCm: number
   /** Stands all block long: its props and its place are nobody else's meanwhile. */
   readonly rig: boolean
+  /** Built once, entered once and left once: its dose is minutes (ruling 24). */
+  readonly stays: boolean
   readonly bill: readonly { readonly kind: string; readonly count: number }[]
   /** Watch points while somebody is up (class-craft.md 6). */
   readonly points: number
@@ -74,6 +76,7 @@ function stageVariant(practice: Library, stage: Stage): Variant {
   const { load, dose, setups } = stage
   return {
     ...base(practice, setups[0] ?? null, load, dose, { id: stage.id, load }),
+    stays: isStay(practice, stage),
     id: stage.id,
     kind: 'stage',
     family: stage.family,
@@ -84,6 +87,12 @@ function stageVariant(practice: Library, stage: Stage): Variant {
     trains: trainedBy(practice, stage),
     justBefore: false,
   }
+}
+
+/** What is supported and stayed in: by a platform, a chair, a wall; counted by time and not by repetitions. */
+function isStay({ setups: all }: Library, { family, dose, setups }: Stage): boolean {
+  if (family !== 'SH' || dose.reps) return false
+  return dose.seconds !== undefined || all.find((s) => s.id === setups[0])?.rig === true
 }
 
 function drillVariant(practice: Library, drill: Drill): Variant {
@@ -148,6 +157,7 @@ function base(
     widthCm: setup?.widthCm ?? BAY_CM,
     // What is stayed in for minutes is nobody else's meanwhile either.
     rig: (setup?.rig ?? false) || (dose.seconds?.value ?? 0) >= STAYS_S,
+    stays: false,
     bill: (setup?.bill ?? [])
       .filter((line) => !line.optional && (COUNTED_KINDS as readonly string[]).includes(line.prop))
       .map((line) => ({ kind: line.prop, count: line.count })),

@@ -47,9 +47,11 @@ function unknown(model: Model, { people }: Brief): PlanWarning[] {
 /** What the teacher fixed and the plan could not keep. */
 function gaveWay({ locks, fixed }: Brief, works: readonly Work[]): PlanWarning[] {
   const versions = locks.flatMap(({ studentId, part, stageId }): PlanWarning[] => {
-    const block = works.find((b) => b.kind === (part === 'skill' ? 'skill' : 'peak'))
-    const doing = block?.people.find((p) => p.studentId === studentId)
-    return doing && doing.variantId !== stageId
+    const kinds = part === 'skill' ? ['skill'] : ['peak', 'stay']
+    const doings = works
+      .filter((b) => kinds.includes(b.kind))
+      .flatMap((b) => b.people.filter((p) => p.studentId === studentId))
+    return doings.length > 0 && doings.every((doing) => doing.variantId !== stageId)
       ? [{ code: 'lock-gave-way', studentId, variantId: stageId }]
       : []
   })

@@ -6,12 +6,18 @@ export const WEIGHTS = {
   sameTwice: -18,
   /** A shape to rest in stayed in again; a third time costs again. */
   restAgain: -18,
+  /** Somebody has nothing of a family that the class is for, though something of it is open to them. */
+  unnamed: -12,
   waitingMinute: -0.15,
+  /** For whoever lies and waits until others come out: groups one after the other want a reason. */
+  waitingToStay: -0.5,
   /** Practice at one's own next step, and what is short. */
   peak: 40,
   skill: 8,
   support: 8,
   ease: 10,
+  /** Minutes in a supported shape: a second kind of peak. */
+  stay: 30,
   train: 3,
   lacks: 20,
   firstTry: 4,
@@ -45,4 +51,4 @@ export const WANTED_REST_S = 75
 /** What has been warmed stays warm so long, s (drills-and-checks.md D). */
 export const WARM_FOR_S = 1800
 /** Blocks in which everybody is at their own step: the same in two of them is filler, whichever comes first. */
-export const OWN_WORK: ReadonlySet<string> = new Set(['skill', 'support', 'peak'])
+export const OWN_WORK: ReadonlySet<string> = new Set(['skill', 'support', 'peak', 'stay'])

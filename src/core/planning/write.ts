@@ -106,7 +106,14 @@ function spread(ids: readonly string[], seconds: number): Item[] {
 function workOf(model: Model, brief: Brief, placed: Placed, configAt: number, startS: number): Work {
   const { slot, value, setupS } = placed
   const { purpose, configs } = model.slots[slot] ?? {}
-  const config: Config = configs?.[configAt] ?? { sets: 1, waves: 1, workS: 40, gapS: 30, heavyGapS: 30 }
+  const config: Config = configs?.[configAt] ?? {
+    sets: 1,
+    waves: 1,
+    workS: 40,
+    gapS: 30,
+    heavyGapS: 30,
+    stays: null,
+  }
   const cycles = config.sets * config.waves
   const gapS = Math.round(value.seconds / cycles) - value.workS
   const people = value.parts.map((part, i): Doing => {
@@ -176,7 +183,9 @@ function doingOf(
   const variant = part ? model.variants[part.v] : undefined
   if (!part || !variant) return { ...WAITING, studentId, wave, waiting }
   const { option, turns } = part
-  const { holdS, reps, sideMore, override, change, inPlace } = option
+  const { reps, sideMore, override, change, inPlace } = option
+  // Whoever would stay longer than the block lasts leaves with it.
+  const holdS = kind === 'stay' && option.holdS !== null ? Math.min(option.holdS, value.workS) : option.holdS
   return {
     ...{ studentId, wave, waiting, turns, holdS, reps, sideMore, override, change, inPlace },
     ...whereOf(brief, variant, deal, i),

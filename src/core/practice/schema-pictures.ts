@@ -43,9 +43,9 @@ export const ByEyeSchema = z.strictObject({
   stages: z.array(z.string()).length(RUNGS.length),
 })
 
-/** What a class uses some drills and shapes for: while settling, while waiting, to stay in. */
+/** What a class uses some drills and shapes for: while settling, while waiting, to stay in, to stay in with the legs raised. */
 export const ClassUseSchema = z.strictObject({
-  use: z.enum(['settle', 'wait', 'stay', 'stay-otherwise']),
+  use: z.enum(['settle', 'wait', 'stay', 'stay-raised', 'stay-otherwise']),
   of: z.array(z.string()).min(1),
 })
 export type ClassUse = z.infer<typeof ClassUseSchema>['use']

@@ -18,6 +18,12 @@ export type Ladder = {
   readonly onTheWay: ReadonlySet<string>
 }
 
+/** Every stage that leads to a family, those of other families among them. */
+export function leadsTo(practice: Library, family: Family): ReadonlySet<string> {
+  const { stages, beneath } = ladderOf(practice, family)
+  return new Set(stages.flatMap(({ id }) => [...beneath(id)]))
+}
+
 /** A family's ladder, with what follows it among the advanced; made once for a library. */
 export function ladderOf(practice: Library, family: Family): Ladder {
   const known = ladders.get(practice) ?? new Map<Family, Ladder>()

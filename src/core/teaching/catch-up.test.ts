@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { anyBrief } from '@/testing/briefs'
 import { WORKED } from '@/testing/worked-class'
-import { isWork } from '../classes/plan'
+import { isWork, WAITING } from '../classes/plan'
 import { blockClock, foldRun, isPaused, type ClassEvent } from '../classes/run'
 import { writeHlc } from '../facts/hlc'
 import { planClass } from '../planning/plan-class'
@@ -101,6 +101,35 @@ describe('a class that runs late', () => {
       }),
       { numRuns: runs(12) },
     )
+  })
+  it('lets everybody come out of a stay a little sooner, and nobody at once', () => {
+    const up = { ...WAITING, variantId: 'SH-01', turns: 1, holdS: 300 }
+    const stay = {
+      ...{
+        kind: 'stay' as const,
+        purpose: 'stay:SH',
+        startS: 60,
+        seconds: 420,
+        setupS: 90,
+        sets: 1,
+        waves: 1,
+      },
+      ...{
+        workS: 300,
+        gapS: 30,
+        people: [
+          { ...up, studentId: 'a' },
+          { ...up, studentId: 'b', holdS: 30 },
+        ],
+      },
+    }
+    const arrive = { kind: 'arrive' as const, startS: 0, seconds: 60, items: [] }
+    const cut = (lateS: number) => {
+      const [, block] = catchUp({ minutes: 8, blocks: [arrive, stay] }, 0, lateS).plan.blocks
+      return block && isWork(block) ? [block.workS, block.seconds, ...block.people.map((p) => p.holdS)] : []
+    }
+    expect(cut(60)).toEqual([240, 360, 240, 30])
+    expect(cut(1800)).toEqual([90, 210, 90, 30])
   })
   it('an hour begun ten minutes late is in time again after one tap, on every device alike', () => {
     const made = planClass(practice, WORKED, 60)

@@ -58,10 +58,28 @@ const STEPS: readonly Step[] = [
   (block, owed) => (block.kind === 'support' ? fewerSets(block, 1, owed) : undefined),
   (block, owed) => (block.kind === 'peak' ? fewerSets(block, 2, owed) : undefined),
   (block, owed) => (block.kind === 'peak' || block.kind === 'skill' ? fewerSets(block, 1, owed) : undefined),
+  (block, owed) => (block.kind === 'stay' ? shorterStay(block, owed) : undefined),
   (block, owed) =>
     block.kind === 'rest' ? { ...block, seconds: Math.max(LEAST_REST_S, block.seconds - owed) } : undefined,
   (block) => (block.kind === 'counterpose' ? shorterItems(block) : undefined),
 ]
+
+/** Nobody is up for less where everybody stays in something, s. */
+const LEAST_STAY_S = 90
+
+/** Everybody comes out a little sooner; what was built stands anyhow. */
+function shorterStay(block: PlanBlock, owedS: number): Work | undefined {
+  if (!isWork(block)) return undefined
+  const each = Math.min(Math.ceil(owedS / block.waves / 5) * 5, Math.max(0, block.workS - LEAST_STAY_S))
+  if (each === 0) return undefined
+  const workS = block.workS - each
+  return {
+    ...block,
+    workS,
+    seconds: block.seconds - each * block.waves,
+    people: block.people.map((p) => ({ ...p, holdS: p.holdS === null ? null : Math.min(p.holdS, workS) })),
+  }
+}
 
 /** As many sets as still fit, and no fewer than the least. */
 function fewerSets(block: PlanBlock, least: number, owedS: number): Work | undefined {

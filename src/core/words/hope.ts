@@ -8,7 +8,7 @@ import { describeTurns, placeName } from './turns'
 export function describeHope(
   practice: Library,
   hope: Doing | null,
-  block: Pick<Work, 'waves'>,
+  block: Pick<Work, 'waves'> & Partial<Pick<Work, 'kind'>>,
   room: Brief['room'] | undefined,
 ): string {
   if (hope?.variantId == null) return ''

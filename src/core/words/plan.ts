@@ -1,6 +1,7 @@
 import type { Aim } from '../classes/aim'
 import type { Apart } from '../classes/apart'
 import type { Change } from '../classes/change'
+import { WORK_KINDS } from '../classes/fixed'
 import type { FileRefusal } from '../classes/plan-file'
 import type { BlockKind, PlanWarning } from '../classes/plan'
 import type { PlanRefusal } from '../planning/plan-class'
@@ -21,6 +22,7 @@ export const PART_WORD: Record<BlockKind, string> = {
   support: 'Also',
   'way-out': 'Way out',
   peak: 'In turns',
+  stay: 'Stay',
   train: 'Strength',
   ease: 'Ease',
   // Parted where a narrow ribbon has to break it.
@@ -45,6 +47,8 @@ export function blockTitle(practice: Library, kind: BlockKind, purpose = ''): st
       return `${familyWord(of)}, everyone’s version`
     case 'peak':
       return `${list(of.split('+').map(familyWord))}, in turns`
+    case 'stay':
+      return `${familyWord(of)}: built once, stayed in`
     case 'train':
       return `Strength: ${practice.capabilities.find((c) => c.id === of)?.name.toLowerCase() ?? 'all round'}`
     case 'ease':
@@ -175,7 +179,7 @@ export function describePlanWarning(
 /** The kind of block that a purpose is of. */
 export function kindOf(purpose: string): BlockKind {
   const kind = purpose.split(':')[0]
-  return kind === 'support' || kind === 'peak' || kind === 'train' || kind === 'ease' ? kind : 'skill'
+  return WORK_KINDS.find((k) => k === kind) ?? 'skill'
 }
 
 /** Why a plan's file is not taken. */

@@ -1,7 +1,7 @@
 import type { Brief } from '../classes/brief'
 import { allTurns, type Doing, type Work } from '../classes/plan'
 import { timeWords } from './dose'
-import { count } from './number'
+import { count, halfMinutes } from './number'
 
 /** A hold that usually lasts so long is stayed in, whatever the turns, s. */
 const STAYS_S = 120
@@ -12,8 +12,14 @@ const STAYS_S = 120
  * @param block the block it is in: whoever is up in every wave takes as many turns a set
  * @param usualS how long it is usually held, s
  */
-export function describeTurns(doing: Doing, block: Pick<Work, 'waves'>, usualS = 0): string {
+export function describeTurns(
+  doing: Doing,
+  block: Pick<Work, 'waves'> & Partial<Pick<Work, 'kind'>>,
+  usualS = 0,
+): string {
   const { reps, holdS, tries } = doing
+  if (block.kind === 'stay' && holdS !== null)
+    return `Once, ${timeWords(holdS)}; then out by its steps, and lie flat.`
   const turns = allTurns(block, doing)
   if (turns === 0) return ''
   const isLimited = (doing.change?.mostSeconds ?? null) !== null
@@ -33,7 +39,12 @@ function sidesWords({ sides, sideFirst, sideMore }: Doing): string {
 }
 
 /** How a block runs: `3 sets in 2 waves, 60 s up, 20 s to change.` */
-export function describeRun({ sets, waves, workS, gapS, kind }: Work): string {
+export function describeRun({ sets, waves, workS, gapS, kind, setupS }: Work): string {
+  if (kind === 'stay') {
+    const sittings =
+      waves > 1 ? `${waves} groups one after the other, ${gapS} s to change` : 'everybody together'
+    return `${halfMinutes(setupS)} min to build, ${halfMinutes(workS)} min at most in it, ${sittings}`
+  }
   if (kind === 'ease') return `${Math.round(workS / 60)} min in it`
   const gap = waves > 1 ? `${gapS} s to change` : `${gapS} s rest`
   return `${count(sets, 'set')}${waves > 1 ? ` in ${waves} waves` : ''}, ${workS} s up, ${gap}`

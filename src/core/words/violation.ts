@@ -43,6 +43,8 @@ export const VIOLATION_WORDS: Told = {
     `${say.name(v.studentId)}: ${count(v.tries, 'attempt')} planned; ${v.most} at most.`,
   'try-outside': (v, say) =>
     `${say.name(v.studentId)}: ${say.what(v.variantId)} is tried only when turns are taken.`,
+  'stay-again': (v, say) =>
+    `${say.name(v.studentId)}: ${say.what(v.variantId)} is built and entered once, not in sets.`,
   'too-long': (v, say) => `${say.name(v.studentId)}: ${v.seconds} s of work where ${v.mostS} s is the most.`,
   'side-more': (v, say) =>
     `${say.name(v.studentId)}: ${say.what(v.variantId)} the same on both sides; neither is behind here.`,

@@ -61,8 +61,10 @@ export function roomBoard(ctx: Context, classId: string): RoomBoard | null {
               ...block,
               people: block.people
                 .filter((d) => !away.has(d.studentId))
-                .map(({ studentId, variantId, wave, turns, every }) => ({
+                .map(({ studentId, variantId, wave, turns, every, holdS }) => ({
                   ...{ ...WAITING, studentId, wave, turns, every },
+                  // When whoever stays in something comes out.
+                  holdS: block.kind === 'stay' ? holdS : null,
                   variantId: variantId === null ? null : 'up',
                 })),
             }

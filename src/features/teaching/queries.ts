@@ -3,7 +3,7 @@ import { stepOf } from '@/core/classes/step-of'
 import { describeHope } from '@/core/words/hope'
 import { hopedDoing } from '@/core/planning/hope'
 import { describeThen } from '@/core/words/step-onto'
-import { doingsOf, isWork, WAITING, type Doing } from '@/core/classes/plan'
+import { doingsOf, isWork, WAITING, type Doing, type Work } from '@/core/classes/plan'
 import { ownWarmUp } from '@/core/planning/own-warm-up'
 import { placeName } from '@/core/words/turns'
 import { formatDay, type Day } from '@/core/day'
@@ -97,7 +97,7 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
       minutes: plan.minutes,
       // Of the people only who is up when: limits stand in words beside the names.
       blocks: plan.blocks.map((block) =>
-        isWork(block) ? { ...block, people: block.people.map(whenUp) } : block,
+        isWork(block) ? { ...block, people: block.people.map((d) => whenUp(d, block)) } : block,
       ),
     },
     breathS: groupBreath([...students.values()].map((s) => s.breathS)),
@@ -168,8 +168,9 @@ function owedBy({ practice }: Context, { plan, brief }: ClassFile, id: string): 
 }
 
 /** When somebody is up, and nothing of why they do what they do. */
-function whenUp({ studentId, variantId, wave, turns, every }: Doing): Doing {
-  return { ...WAITING, studentId, variantId, wave, turns, every }
+function whenUp({ studentId, variantId, wave, turns, every, holdS }: Doing, { kind }: Work): Doing {
+  // How long somebody stays says when they come out.
+  return { ...WAITING, studentId, variantId, wave, turns, every, holdS: kind === 'stay' ? holdS : null }
 }
 
 export type TeachListEntry = {

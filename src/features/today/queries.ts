@@ -141,7 +141,7 @@ const KEY_LOST = {
 
 /** Who is in which bay when the first wave of the turns is up. */
 function firstWave(plan: Plan | null, room: Room): readonly { bay: number; studentId: string }[] {
-  const peak = plan?.blocks.filter(isWork).find((b) => b.kind === 'peak')
+  const peak = plan?.blocks.filter(isWork).find((b) => b.kind === 'peak' || b.kind === 'stay')
   const bays = usableBays(room)
   return (peak ? (turnsOf(peak)[0]?.up ?? []) : []).flatMap(({ place, studentId }) => {
     const bay = bays.findIndex((b) => b.id === place)

@@ -14,6 +14,7 @@ export function dosesKept(practice: Library, brief: Brief, plan: Plan): Violatio
     ...turnByTurn(practice, person, plan),
     ...neck(practice, person, plan),
     ...families(practice, person, plan),
+    ...stays(practice, person, plan),
     ...arms(practice, person, plan),
   ])
 }
@@ -26,6 +27,22 @@ function mine(plan: Plan, { studentId }: BriefPerson) {
   )
 }
 
+/**
+ * What is built and stayed in is entered once: in a block of stays everybody has one of it, and where a class has such a
+ * block nobody is sent up and down the same thing in sets. What stands in for something closed is stayed in where it stands.
+ */
+function stays(practice: Library, person: BriefPerson, plan: Plan): Violation[] {
+  const has = worksIn(plan).some((b) => b.kind === 'stay')
+  return mine(plan, person).flatMap(({ block, doing }): Violation[] => {
+    const stage = taught(practice, doing.variantId)?.stage
+    const built = practice.setups.find((s) => s.id === stage?.setups[0])?.rig === true
+    const isStay = stage?.family === 'SH' && built && stage.dose.reps === undefined
+    const once = doing.turns <= 1 && doing.reps === 1 && !doing.sides
+    const again = block.kind === 'stay' ? !once : has && isStay && !doing.inPlace && !once
+    return again && stage ? [{ code: 'stay-again', studentId: person.studentId, variantId: stage.id }] : []
+  })
+}
+
 /** Attempts in the whole class, by the person's own cap, the stage's, and what a limit leaves of them. */
 function tries(practice: Library, person: BriefPerson, plan: Plan): Violation[] {
   const found: Violation[] = []
@@ -34,7 +51,8 @@ function tries(practice: Library, person: BriefPerson, plan: Plan): Violation[] 
   for (const { block, doing } of mine(plan, person)) {
     const what = taught(practice, doing.variantId)
     if (!what || !isTry(what)) continue
-    if (block.kind !== 'peak')
+    const isStayed = block.kind === 'stay' && what.stage?.family === 'SH'
+    if (block.kind !== 'peak' && !isStayed)
       found.push({ code: 'try-outside', studentId: person.studentId, variantId: what.id })
     const once = doing.reps * (doing.sides ? 2 : 1)
     all += Math.max(doing.tries, once) * doing.turns
@@ -177,10 +195,12 @@ export function everybodyIn(brief: Brief, plan: Plan): Violation[] {
       if (!personOf(brief, studentId)) found.push({ code: 'twice-at-once', studentId, purpose })
   }
   for (const lock of brief.locks) {
-    const block = worksIn(plan).find((b) => b.kind === (lock.part === 'skill' ? 'skill' : 'peak'))
-    const doing = block?.people.find((p) => p.studentId === lock.studentId)
+    const kinds = lock.part === 'skill' ? ['skill'] : ['peak', 'stay']
+    const doings = worksIn(plan)
+      .filter((b) => kinds.includes(b.kind))
+      .flatMap((b) => b.people.filter((p) => p.studentId === lock.studentId))
     const said = plan.warnings.some((w) => w.code === 'lock-gave-way' && w.studentId === lock.studentId)
-    if (doing && doing.variantId !== lock.stageId && !said)
+    if (doings.length > 0 && doings.every((d) => d.variantId !== lock.stageId) && !said)
       found.push({ code: 'lock-lost', studentId: lock.studentId, variantId: lock.stageId })
   }
   return found

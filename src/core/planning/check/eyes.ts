@@ -39,7 +39,7 @@ export function watched(practice: Library, brief: Brief, plan: Plan): Violation[
       ),
     )
     const light = [...all].filter(([, points]) => points <= LIGHT).length
-    if (all.size - light > IN_A_BLOCK || light > GENTLE_IN_A_BLOCK)
+    if (all.size - light > IN_A_BLOCK || light > GENTLE_IN_A_BLOCK + (block.kind === 'stay' ? 2 : 0))
       found.push({ code: 'too-many-versions', purpose: block.purpose, versions: all.size, most: IN_A_BLOCK })
   }
   return found

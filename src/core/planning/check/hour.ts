@@ -7,7 +7,7 @@ import { taught, worksIn } from './walk'
 /** Where each kind may stand: what comes earlier has the lower number; work is 4. */
 const ORDER: Readonly<Record<PlanBlock['kind'], number>> = {
   ...{ arrive: 0, settle: 1, 'warm-up': 2, 'way-out': 4, counterpose: 6, rest: 7, close: 8 },
-  ...{ skill: 4, support: 4, peak: 4, train: 4, ease: 4 },
+  ...{ skill: 4, support: 4, peak: 4, stay: 4, train: 4, ease: 4 },
 }
 
 /** Blocks follow each other in order and end in time; the rest at the end is not cut. */

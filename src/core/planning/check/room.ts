@@ -31,7 +31,8 @@ function atOnce(practice: Library, { room }: Brief, moment: Moment): Violation[]
   const there = outThere(practice, moment).filter((p) => up.includes(p) || p.variantId !== null)
   const places = there.flatMap((p) => (room.bays.some((b) => b.id === p.place) ? [p.place ?? ''] : []))
   for (const place of new Set(places))
-    if (places.filter((p) => p === place).length > 1) found.push({ code: 'bay-shared', place, atS })
+    if (there.filter((p) => p.place === place).length > holdsOf(practice, room, there, place))
+      found.push({ code: 'bay-shared', place, atS })
   const open = there.filter((p) => standsOf(practice, p) === 'open').length
   if (open > room.open) found.push({ code: 'open-floor', needed: open, have: room.open })
   const kickers = up.filter((p) => (taught(practice, p.variantId)?.load.FR ?? 0) >= 3)
@@ -43,6 +44,15 @@ function atOnce(practice: Library, { room }: Brief, moment: Moment): Violation[]
   return found
 }
 
+/** How many a bay holds: one, or two who lie with the legs up where it is wide enough for both. */
+function holdsOf(practice: Library, room: Brief['room'], there: readonly Doing[], place: string): number {
+  const widths = there
+    .filter((p) => p.place === place)
+    .map((p) => practice.setups.find((s) => s.id === p.setupId)?.widthCm ?? Infinity)
+  const wide = room.bays.find((b) => b.id === place)?.widthCm ?? 0
+  return widths.length === 2 && widths.reduce((sum, w) => sum + w, 0) <= wide ? 2 : 1
+}
+
 function standsOf(practice: Library, { setupId, variantId }: Doing): string {
   if (variantId === null) return 'mat'
   const drill = practice.drills.find((d) => d.id === variantId)
@@ -52,7 +62,9 @@ function standsOf(practice: Library, { setupId, variantId }: Doing): string {
 
 /** Who has a place and props at one moment: who is up, and whose rig stands there all block long. */
 function outThere(practice: Library, { block, up }: Moment): Doing[] {
-  const isRig = ({ setupId }: Doing): boolean => practice.setups.find((s) => s.id === setupId)?.rig ?? false
+  // Where each stays for a while and leaves, what was built is built anew by whoever comes next.
+  const isRig = ({ setupId }: Doing): boolean =>
+    block.kind !== 'stay' && (practice.setups.find((s) => s.id === setupId)?.rig ?? false)
   return [...up, ...block.people.filter((p) => !up.includes(p) && isRig(p))]
 }
 

@@ -107,6 +107,10 @@ const cases: [Violation['code'], Plan, Brief?][] = [
   ['too-many-attempts', people('peak', only('p1', { ...kick, turns: 4, reps: 3, tries: 6 }))],
   ['try-outside', people('skill', only('p1', kick))],
   ['too-long', people('skill', () => ({ holdS: 90 }))],
+  [
+    'stay-again',
+    change('peak', () => ({ kind: 'stay' }), people('peak', only('p1', { variantId: 'SH-13', turns: 3 }))),
+  ],
   ['one-sided', people('skill', only('p1', { variantId: 'FS-05', sides: false }))],
   ['side-more', people('skill', only('p1', { variantId: 'FS-05', sides: true, sideMore: true }))],
   [

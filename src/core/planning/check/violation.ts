@@ -31,6 +31,8 @@ export type Violation =
   | Broken<'two-families', 'studentId'>
   | Broken<'too-many-attempts', 'studentId', 'tries' | 'most'>
   | Broken<'try-outside', 'studentId' | 'variantId'>
+  /** What is stayed in is entered once, among the stays (ruling 24). */
+  | Broken<'stay-again', 'studentId' | 'variantId'>
   | Broken<'too-long', 'studentId', 'seconds' | 'mostS'>
   | Broken<'one-sided', 'studentId' | 'variantId'>
   | Broken<'side-more', 'studentId' | 'variantId'>

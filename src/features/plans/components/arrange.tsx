@@ -38,7 +38,7 @@ export function Arrange({ plan }: { plan: PlanView }) {
     <Stack>
       <Blocks classId={plan.id} works={works} />
       {works
-        .filter((b) => b.kind === 'skill' || b.kind === 'peak')
+        .filter((b) => b.kind === 'skill' || b.kind === 'peak' || b.kind === 'stay')
         .map((block) => (
           <People key={block.purpose} block={block} plan={plan} />
         ))}

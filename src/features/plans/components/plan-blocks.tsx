@@ -166,7 +166,7 @@ function Tools({ block, plan }: { block: BlockView; plan: PlanView }) {
         at={at}
         of={works.length}
       />
-      {block.kind === 'skill' || block.kind === 'peak' ? (
+      {block.kind === 'skill' || block.kind === 'peak' || block.kind === 'stay' ? (
         <VersionPicker
           classId={plan.id}
           part={block.kind === 'skill' ? 'skill' : 'waves'}

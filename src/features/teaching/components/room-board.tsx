@@ -12,6 +12,7 @@ import type { RoomBoard as Data } from '../board-queries'
 import { hearOnBoard } from '../hear'
 import { boardAgain } from '../live-actions'
 import classes from './room-board.module.css'
+import { Stays } from './stays'
 import { useNow } from './use-now'
 import { turnsAt } from './whose-turn'
 
@@ -51,6 +52,7 @@ export function RoomBoard({ data: given }: { data: Data }) {
         </Text>
       </div>
       {moment.turn ? <Text className={classes.phase}>{PHASE[moment.turn.phase]}</Text> : null}
+      <Stays {...{ block, turn, moment }} nameOf={(id) => data.names[id] ?? ''} size={{ base: 32, sm: 44 }} />
       {inTurns ? (
         <div className={classes.turns}>
           <Names label="Up" turn={turn} data={data} at={at} />
