@@ -2,6 +2,7 @@ import type { Brief } from '../classes/brief'
 import type { Plan } from '../classes/plan'
 import type { Library } from '../practice/library'
 import type { Result } from '../result'
+import { rehearse } from '../teaching/rehearse'
 import { validatePlan } from './check/validate'
 import { onTheHope } from './hope'
 import { planNear } from './near'
@@ -67,6 +68,12 @@ export const JOBS = {
       ? { ok: true, value: plan }
       : { ok: false, refusal: { code: 'breaks-a-rule' } }
   },
+
+  /** What two hundred evenings make of a plan, however the hour is met. */
+  rehearse: (
+    _practice: Library,
+    { plan, notYet }: { plan: Pick<Plan, 'minutes' | 'blocks'>; notYet: Readonly<Record<string, number>> },
+  ) => rehearse(plan, notYet),
 
   /** What one change would make of a class, or two more people. */
   otherwise: (

@@ -32,6 +32,8 @@ import {
   PART_DO,
   PART_WORD,
 } from '@/core/words/plan'
+import { ifLate } from '@/core/teaching/rehearse'
+import { describeIfLate } from '@/core/words/rehearse'
 import { describeRehearsal } from '@/core/words/rehearsal'
 import { propNoun } from '@/core/words/setup'
 import { describeRun, isShared, placeName } from '@/core/words/turns'
@@ -110,6 +112,8 @@ export type PlanView = ArmsView & {
   /** Read as a teacher reads it: how many of its questions the plan answers, and what it misses. */
   craft: { held: number; of: number; lines: string[] }
   violations: string[]
+  /** What goes at three, six and nine minutes late. */
+  ifLate: string[]
   people: number
   planned: boolean
   /** What is over stays as it was. */
@@ -143,6 +147,7 @@ export function planView(ctx: Context, id: string): PlanView | null {
     warnings: [],
     craft: { held: 0, of: 0, lines: [] },
     violations: [],
+    ifLate: [],
     choices: [],
     trains: [],
     freshness: {},
@@ -178,6 +183,7 @@ export function planView(ctx: Context, id: string): PlanView | null {
     craft: craftOf(view, hoped ?? plan),
     // The same sentence of two blocks is said once.
     violations: [...new Set(broken.map(say))],
+    ifLate: describeIfLate(practice, plan, ifLate(plan)),
     ...armsView(practice, plan),
     choices: past ? [] : choicesOf(view, record.fixed.out),
     trains: trainable(practice).map((c) => ({

@@ -63,7 +63,12 @@ export function Sheet({ plan }: { plan: PlanView }) {
           </tbody>
         </table>
       </section>
-      <footer>{SHEET_FOOT}</footer>
+      <footer>
+        {plan.ifLate.map((line) => (
+          <div key={line}>{line}</div>
+        ))}
+        {SHEET_FOOT}
+      </footer>
     </article>
   )
 }

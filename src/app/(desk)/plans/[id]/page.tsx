@@ -11,6 +11,7 @@ import { PlanFile } from '@/features/plans/components/plan-file'
 import { PlanPeople } from '@/features/plans/components/plan-people'
 import { PlanRibbon } from '@/features/plans/components/plan-ribbon'
 import { PlanPlaces } from '@/features/plans/components/plan-places'
+import { Rehearse } from '@/features/plans/components/rehearse'
 import { RoomThrough } from '@/features/plans/components/room-through'
 import { roomThrough, type RoomThrough as Through } from '@/features/plans/room-queries'
 import { planView, type PlanView } from '@/features/plans/plan-queries'
@@ -73,6 +74,7 @@ export default page<{
             <Group align="flex-start">
               <BetterPlan classId={id} />
               <WhatHelps classId={id} />
+              <Rehearse classId={id} />
             </Group>
           ) : null}
           <PlanRibbon blocks={plan.blocks} />
@@ -86,6 +88,7 @@ export default page<{
           />
           <Seen by={by} plan={plan} through={by === 'room' ? roomThrough(ctx, id) : null} />
           <Read craft={plan.craft} />
+          <IfLate lines={plan.ifLate} />
           {plan.editable ? <ClassTools plan={plan} /> : null}
           <PlanFile classId={id} editable={plan.editable} />
           <HandOver classId={id} />
@@ -106,6 +109,20 @@ function Read({ craft: { held, of, lines } }: { craft: PlanView['craft'] }) {
       <Text fw={600}>
         Read as a teacher: {held} of {of} questions answered.
       </Text>
+      <List>
+        {lines.map((line) => (
+          <ListItem key={line}>{line}</ListItem>
+        ))}
+      </List>
+    </section>
+  )
+}
+
+/** What goes when the hour begins late: decided now, not on the floor. */
+function IfLate({ lines }: { lines: readonly string[] }) {
+  return (
+    <section aria-label="If it begins late">
+      <Text fw={600}>If it begins late</Text>
       <List>
         {lines.map((line) => (
           <ListItem key={line}>{line}</ListItem>
