@@ -14,6 +14,8 @@ const doingSchema = z.strictObject({
   wave: z.number().int().min(1),
   /** Up in every wave: they need nothing that others wait for, and go on. */
   every: z.boolean().default(false),
+  /** How long after the turn has begun they begin, s: nobody kicks while the teacher's hands are with another. */
+  after: z.number().int().min(0).default(0),
   /** Turns they take: in the first so many sets. */
   turns: z.number().int().min(0),
   /** One hold on one side, s; null where it is counted. */
@@ -47,7 +49,17 @@ export type Doing = z.output<typeof doingSchema>
 
 /** Somebody who waits, watches or rests through a block. */
 export const WAITING: Omit<Doing, 'studentId'> = {
-  ...{ variantId: null, setupId: null, wave: 1, turns: 0, holdS: null, reps: 1, tries: 0, sides: false },
+  ...{
+    variantId: null,
+    setupId: null,
+    wave: 1,
+    after: 0,
+    turns: 0,
+    holdS: null,
+    reps: 1,
+    tries: 0,
+    sides: false,
+  },
   ...{ sideFirst: null, sideMore: false, every: false },
   ...{
     place: null,

@@ -108,7 +108,7 @@ function changed(practice: Library, person: BriefPerson, { workS }: Work, doing:
   const change = changeOn(variant, { caps: person.limits })
   const turns = Math.min(doing.turns, turnsLeft(person, variant, change))
   if (turns < 1) return null
-  const turn = ownTurn(person, variant, change, workS)
+  const turn = ownTurn(person, variant, change, workS - doing.after)
   const standsIn = Object.values(person.families).some((r) => r.instead?.stageId === variant.id)
   // What a limit changes is done in one's own wave (`goesOn` asks the same of a plan being made).
   const every = doing.every && change === null

@@ -8,6 +8,7 @@ import { onTheHope } from './hope'
 import type { Model } from './model'
 import { needsNothing } from './options'
 import type { Config } from './skeleton'
+import { staggered, type Stagger } from './stagger'
 import { stepping } from './stepping'
 import type { Variant } from './variants'
 import { warningsOf } from './warnings'
@@ -16,7 +17,15 @@ import { warningsOf } from './warnings'
 export function writePlan(model: Model, given: Brief, { state, outcome }: Found): Plan {
   const brief = onTheHope(given)
   const { frame } = model
-  const more = spareFor(outcome, model.minutes)
+  // Starts one after the other come first out of what is over.
+  let leftS = outcome.leftS
+  const starts = outcome.blocks.map((placed) => {
+    const { sets, waves } = configOf(model, state, placed)
+    const stagger = staggered(model, placed, sets * waves, leftS)
+    leftS -= stagger.longerS * sets * waves
+    return stagger
+  })
+  const more = spareFor({ ...outcome, leftS }, model.minutes)
   const blocks: PlanBlock[] = []
   let at = 0
   const together = (kind: TogetherKind, seconds: number, items: readonly Item[] = []): void => {
@@ -28,9 +37,13 @@ export function writePlan(model: Model, given: Brief, { state, outcome }: Found)
   together('settle', frame.settleS + more.settleS, spread(model.settled, frame.settleS + more.settleS))
   if (outcome.warm.items.length > 0)
     together('warm-up', outcome.warm.seconds + more.warmS, longer(outcome.warm.items, more.warmS))
-  for (const placed of outcome.blocks) {
+  for (const [i, placed] of outcome.blocks.entries()) {
     if (placed.wayOut && outcome.wayOut) together('way-out', outcome.wayOut.seconds, outcome.wayOut.items)
-    const block = workOf(model, brief, placed, state.config[placed.slot] ?? -1, at)
+    const block = workOf(model, brief, placed, {
+      config: configOf(model, state, placed),
+      startS: at,
+      stagger: starts[i],
+    })
     blocks.push(block)
     at += block.seconds
   }
@@ -103,21 +116,22 @@ function spread(ids: readonly string[], seconds: number): Item[] {
   return ids.map((id) => ({ id, seconds: each }))
 }
 
-function workOf(model: Model, brief: Brief, placed: Placed, configAt: number, startS: number): Work {
+function configOf({ slots }: Model, { config }: Found['state'], { slot }: Placed): Config {
+  const found = slots[slot]?.configs[config[slot] ?? -1]
+  if (!found) throw new Error('a block that is not run is not written')
+  return found
+}
+
+type Run = { readonly config: Config; readonly startS: number; readonly stagger: Stagger | undefined }
+
+function workOf(model: Model, brief: Brief, placed: Placed, { config, startS, stagger }: Run): Work {
   const { slot, value, setupS } = placed
-  const { purpose, configs } = model.slots[slot] ?? {}
-  const config: Config = configs?.[configAt] ?? {
-    sets: 1,
-    waves: 1,
-    workS: 40,
-    gapS: 30,
-    heavyGapS: 30,
-    stays: null,
-  }
+  const { purpose } = model.slots[slot] ?? {}
+  const longerS = stagger?.longerS ?? 0
   const cycles = config.sets * config.waves
   const gapS = Math.round(value.seconds / cycles) - value.workS
   const people = value.parts.map((part, i): Doing => {
-    const doing = doingOf(model, brief, placed, part, i)
+    const doing = { ...doingOf(model, brief, placed, part, i), after: stagger?.after[i] ?? 0 }
     return goesOn(model, config, { workS: value.workS, gapS }, part) && !value.helped
       ? {
           ...doing,
@@ -131,11 +145,11 @@ function workOf(model: Model, brief: Brief, placed: Placed, configAt: number, st
     kind: purpose?.kind ?? 'skill',
     purpose: purpose?.id ?? '',
     startS,
-    seconds: setupS + value.seconds,
+    seconds: setupS + value.seconds + longerS * cycles,
     setupS,
     sets: config.sets,
     waves: config.waves,
-    workS: value.workS,
+    workS: value.workS + longerS,
     gapS,
     people: stepping(model, brief, withMats(brief, people, model)),
   }
@@ -191,6 +205,7 @@ function doingOf(
     ...whereOf(brief, variant, deal, i),
     ...{ variantId: variant.id, setupId: variant.setupId, tries: variant.tries, sides: variant.sides },
     every: false,
+    after: 0,
     then: null,
     sideFirst: weaker[variant.id] ?? null,
     props: [...variant.bill],

@@ -4,7 +4,7 @@ import { normal, seeded, type Random } from '../random'
 import { catchUp } from './catch-up'
 
 /** How often an hour is rehearsed. */
-export const EVENINGS = 200
+const EVENINGS = 200
 
 /** What happens to evenings (hour.md 4): a start up to so late, one in so many missing, blocks spread round their minutes. */
 const LATE_MOST_S = 480

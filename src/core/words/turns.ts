@@ -28,7 +28,12 @@ export function describeTurns(
   const hold = holdS === null ? '' : timeWords(holdS)
   const what = tries > 0 ? count(reps, 'try', 'tries') : holdS === null || reps > 1 ? count(reps, 'time') : ''
   const once = what !== '' && hold !== '' ? `${what} ${hold}${tries > 0 ? ' at most' : ''}` : what + hold
-  return `${count(turns, 'turn')}: ${once}${sidesWords(doing)}.`
+  return `${count(turns, 'turn')}: ${once}${sidesWords(doing)}.${beginsWords(doing)}`
+}
+
+/** Whoever kicks beside somebody begins after them. */
+function beginsWords({ after }: Doing): string {
+  return after > 0 ? ` Begin ${after} s after the first.` : ''
 }
 
 /** `, each side, left first and once more`. */

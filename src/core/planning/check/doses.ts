@@ -78,7 +78,7 @@ function turnByTurn(practice: Library, person: BriefPerson, plan: Plan): Violati
     const what = taught(practice, doing.variantId)
     if (!what || doing.turns === 0) return []
     const found: Violation[] = []
-    const seconds = (doing.holdS ?? 0) * doing.reps * sidesDone(doing)
+    const seconds = doing.after + (doing.holdS ?? 0) * doing.reps * sidesDone(doing)
     if (seconds > block.workS + 1) found.push({ code: 'too-long', studentId, seconds, mostS: block.workS })
     const limits = person.limits.filter((l) => (what.load[l.tag] ?? 0) >= l.level && l.mostSeconds !== null)
     const mostS = Math.min(Infinity, ...limits.map((l) => l.mostSeconds ?? Infinity))

@@ -12,6 +12,7 @@ export function BlockTools({
   classId,
   purpose,
   title,
+  hasSets,
   canShorten,
   at,
   of,
@@ -19,6 +20,8 @@ export function BlockTools({
   classId: string
   purpose: string
   title: string
+  /** What is stayed in has no sets: how long each stays is their own. */
+  hasSets: boolean
   canShorten: boolean
   /** Which of the working blocks it is, and of how many. */
   at: number
@@ -26,8 +29,12 @@ export function BlockTools({
 }) {
   const { busy, problem, edit } = useEdit(classId)
   const tools: Tool[] = [
-    { label: 'A set more', can: true, edit: { kind: 'length', purpose, more: true } },
-    { label: 'A set less', can: canShorten, edit: { kind: 'length', purpose, more: false } },
+    ...(hasSets
+      ? ([
+          { label: 'A set more', can: true, edit: { kind: 'length', purpose, more: true } },
+          { label: 'A set less', can: canShorten, edit: { kind: 'length', purpose, more: false } },
+        ] satisfies Tool[])
+      : []),
     { label: 'Earlier', can: at > 0, edit: { kind: 'move', purpose, to: at - 1 } },
     { label: 'Later', can: at < of - 1, edit: { kind: 'move', purpose, to: at + 1 } },
   ]

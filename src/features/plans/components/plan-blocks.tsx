@@ -105,9 +105,10 @@ function Who({ people, waves }: { people: readonly DoingView[]; waves: number })
         <li key={words + (who[0]?.studentId ?? '')}>
           <strong>
             {who
-              .map((d) =>
-                waves > 1 ? `${d.name} (${waveWord(d)}${d.place === '' ? '' : `, ${d.place}`})` : d.name,
-              )
+              .map((d) => {
+                const where = [waves > 1 ? waveWord(d) : '', d.shared ? d.place : ''].filter((t) => t !== '')
+                return where.length === 0 ? d.name : `${d.name} (${where.join(', ')})`
+              })
               .join(', ')}
           </strong>
           <small>{words}</small>
@@ -162,6 +163,7 @@ function Tools({ block, plan }: { block: BlockView; plan: PlanView }) {
         classId={plan.id}
         purpose={block.purpose}
         title={block.title}
+        hasSets={block.kind !== 'stay' && block.kind !== 'ease'}
         canShorten={block.sets > 1}
         at={at}
         of={works.length}
