@@ -1,8 +1,10 @@
-import { dealWaves, type Deal } from './deal'
+import { ASSISTANT_POINTS, dealWaves, MOST_AT_ONCE, TEACHER_POINTS, type Deal } from './deal'
 import type { Model, Slot } from './model'
 import { FALLS, JUST_BEFORE, KICKS_FB, KICKS_WB, partOf, TRIES, type Part } from './part'
+import { needsNothing } from './options'
 import { isStayed, secondsOf, turnSeconds, type Config } from './skeleton'
 import { COUNTED_KINDS } from '../props/stock'
+import { LIGHT_POINTS } from './variants'
 import { WEIGHTS } from './weights'
 
 /** Points by tier: 1 to 7 as published, 0 for what is broken. */
@@ -76,7 +78,10 @@ export function blockValue(
     does.set(part.v, (does.get(part.v) ?? 0) + 1)
   }
   const alone = parts.length > FEW && !isStayed(config) ? [...does.values()].filter((n) => n === 1).length : 0
-  tiers[5] = WEIGHTS.version * does.size + WEIGHTS.alone * alone
+  tiers[5] =
+    WEIGHTS.version * does.size +
+    WEIGHTS.alone * alone +
+    (config.waves > 1 && !isScarce(model, parts) ? WEIGHTS.idleWaves : 0)
   let dealt: Deal | null | undefined
   const deal = (): Deal | null => {
     if (dealt === undefined)
@@ -97,6 +102,20 @@ export function blockValue(
     workS: turnSeconds(config, needS),
     seconds: secondsOf(config, heavy !== 0, needS),
   }
+}
+
+/** Whether anything of a block is scarce, wall, floor, pieces, hands or eyes, so that waves have a reason. */
+function isScarce(model: Model, parts: readonly (Part | null)[]): boolean {
+  let [points, working] = [0, 0]
+  const versions = new Set<number>()
+  for (const part of parts) {
+    if (!part) continue
+    if (!needsNothing(model.variants[part.v], part.option)) return true
+    points += part.option.points
+    if (part.option.points > LIGHT_POINTS && !versions.has(part.v)) working += 1
+    versions.add(part.v)
+  }
+  return points > TEACHER_POINTS + ASSISTANT_POINTS * model.helpers.length || working > MOST_AT_ONCE
 }
 
 function bitsOf(mask: number): number[] {

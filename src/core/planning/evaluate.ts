@@ -150,10 +150,15 @@ function acrossBlocks(model: Model, placed: readonly Placed[], add: Add): void {
     if (!person) continue
     lacks += WEIGHTS.lacks * person.weight * covered(model.shares[i] ?? [], placed, i)
     let neck = 0
+    let [tries, mostTries] = [0, Infinity]
     let named = model.named.length > 0 ? 0 : person.named
     for (let k = 0; k < placed.length; k += 1) {
       const part = placed[k]?.value.parts[i]
       if (!part) continue
+      if (part.tries > 0) {
+        tries += part.tries
+        mostTries = Math.min(mostTries, part.option.mostTries)
+      }
       if (part.turns > 1 || placed[k]?.kind === 'stay') named |= model.named[part.v] ?? 0
       broken += neckBroken(part.marks, neck, person.firstMonth)
       neck |= part.marks
@@ -162,6 +167,8 @@ function acrossBlocks(model: Model, placed: readonly Placed[], add: Add): void {
       if (again === 'broken') broken += 1
       else twice += again
     }
+    // Stays are tries as well: all of a class count.
+    if (tries > mostTries) broken += 0.5
     unnamed += ones(person.named & ~named)
   }
   add(1, twice + WEIGHTS.unnamed * unnamed)

@@ -23,6 +23,8 @@ export type Option = Turn & {
   readonly bays: number
   readonly openFloor: boolean
   readonly mostTurns: number
+  /** Tries in the whole class that their caps leave while they do this. */
+  readonly mostTries: number
   readonly change: Change | null
   readonly override: OverrideReason | null
   readonly inPlace: boolean
@@ -68,6 +70,7 @@ export function optionOf(
   return {
     ...turn,
     ...{ v, outside: 0, first, helper, mostTurns, change, inPlace: false },
+    mostTries: triesLeft(person, variant, change),
     fit: (gentle ? Math.min(fit, GENTLE_FIT) : fit) * wholeOf(variant, turn.holdS, change),
     points: first ? FIRST_POINTS : variant.points,
     bays: atWall(variant) ? baysFor(brief, variant) : 0,
@@ -125,8 +128,16 @@ export function turnsLeft(
   { tries, cap }: Variant,
   change: Change | null,
 ): number {
-  if (tries === 0) return Infinity
-  return Math.floor(Math.floor(Math.min(person.mostAttempts, cap) * (change?.share ?? 1)) / tries)
+  return tries === 0 ? Infinity : Math.floor(triesLeft(person, { cap }, change) / tries)
+}
+
+/** Tries in the class under the caps of attempts and what a limit leaves of them. */
+function triesLeft(
+  { mostAttempts }: Pick<BriefPerson, 'mostAttempts'>,
+  { cap }: Pick<Variant, 'cap'>,
+  change: Change | null,
+): number {
+  return Math.floor(Math.min(mostAttempts, cap) * (change?.share ?? 1))
 }
 
 /** Turns to plan: where in the hour a block will stand is not known yet, so what is open only late is not planned at all. */

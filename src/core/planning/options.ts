@@ -116,12 +116,12 @@ function fitOf(practice: Library, { aims }: Known, variant: Variant, purpose: Pu
 }
 
 /** By rungs below the one they work at. */
-const BELOW = [0.8, 0.6, 0.4]
+const BELOW = [0.8, 0.65, 0.5, 0.38, 0.28]
 const FAR_BELOW = 9
-/** Of the named pose all the same: worth more than anything that only prepares for it. */
-const FAR_FIT = 0.35
+/** Of the named pose all the same, and less the further below: nobody who is far on is sent to the foot of the ladder. */
+const FAR_FIT = 0.2
 /** Of another family, on the way to the named one. */
-const LEADS_FIT = 0.3
+const LEADS_FIT = 0.2
 
 /** The few of somebody's options that are searched: those worth most to them, those most shared, one that needs nothing. */
 export function shortlists(

@@ -20,6 +20,8 @@ export type Part = {
   readonly turns: number
   /** 0 to 1.1, for what is short. */
   readonly dose: number
+  /** Tries in all their turns. */
+  readonly tries: number
   /** Seconds at work in all their turns. */
   readonly workS: number
   /** Seconds that one of their turns takes, getting in and out of tries with it. */
@@ -73,6 +75,7 @@ export function partOf(model: Model, slot: Slot, config: Config, person: number,
   const flag = (on: boolean, bit: number): number => (on ? bit : 0)
   return {
     ...{ option, v: option.v, turns, dose, warm: variant.warm, owes: variant.owes },
+    tries: turns * variant.tries,
     workS: turns * Math.min(config.workS, workSeconds(variant, option)),
     needS: Math.min(config.workS, workSeconds(variant, option) + TRY_S * variant.tries),
     points: Float64Array.of(

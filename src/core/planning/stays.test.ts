@@ -94,6 +94,29 @@ describe('stays (ruling 24)', () => {
     ).toBe(false)
   })
 
+  it('count as tries of the class beside those in turns', () => {
+    const held = (family: Family, id: string, i: number) =>
+      person(i, {
+        family,
+        standingId: id,
+        targetId: null,
+        outcome: 'held',
+        limits: NO_LIMITS,
+        mostAttempts: 4,
+      })
+    const people = [1, 2, 3, 4].map((i) => {
+      const crow = held('CR', 'CR-05', i)
+      return { ...crow, families: { ...crow.families, SH: held('SH', 'SH-13', i).families.SH! } }
+    })
+    for (const minutes of [60, 75, 90]) {
+      const b = classOf(['CR', 'SH'], people, { minutes, bays: 5 })
+      const { plan } = must(planClass(practice, b, 600))
+      expect(validatePlan(practice, b, plan)).toEqual([])
+      const tries = plan.blocks.filter(isWork).flatMap((x) => x.people.filter((d) => d.studentId === 'p1'))
+      expect(tries.reduce((sum, d) => sum + d.tries * d.turns, 0)).toBeLessThanOrEqual(4)
+    }
+  })
+
   it('take whoever has no wall to legs raised on a chair rather than to nothing', () => {
     const many = Array.from({ length: 7 }, (_, i) => at(i + 1, 'SH-01'))
     const { plan } = must(planClass(practice, classOf(['SH'], many, { bays: 1, minutes: 45 })))

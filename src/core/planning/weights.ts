@@ -34,6 +34,8 @@ export const WEIGHTS = {
   alone: -1,
   /** A drill of strength that everybody has warmed up with. */
   warmedAlready: -8,
+  /** Waves where nothing is scarce: people wait for nothing. */
+  idleWaves: -12,
   again: -1,
   changeoverMinute: -0.5,
   unusedMinute: -1.5,
