@@ -5,6 +5,7 @@ import type { Model, Slot } from './model'
 import type { Config } from './skeleton'
 import { withoutRepeats } from './repeats'
 import { withSlot, type State } from './state'
+import { WEIGHTS } from './weights'
 
 /** A state with what it comes to. */
 export type Found = { readonly state: State; readonly outcome: Outcome }
@@ -82,9 +83,10 @@ export function firstPlans(model: Model, keep = 10): Found[] {
         asks: { warm: value.warm, owes: value.owes, falls: value.falls, kicks: value.kicks },
       }
     })
+    const worthwhile = undominated(filled)
     return slot.purpose.needed
-      ? filled
-      : [{ config: -1, option: off, worth: 0, seconds: 0, asks: NOTHING_ASKED }, ...filled]
+      ? worthwhile
+      : [{ config: -1, option: off, worth: 0, seconds: 0, asks: NOTHING_ASKED }, ...worthwhile]
   }
   const { frame } = model
   const room = model.minutes * 60 - frame.arriveS - frame.settleS - frame.restS - frame.closeS - 30
@@ -116,6 +118,21 @@ export function firstPlans(model: Model, keep = 10): Found[] {
     if (legal) return [...full, legal]
   }
   return full
+}
+
+/** A way of running a block is worth so much more, points, before the minutes it takes longer are looked at: unused ones cost. */
+const A_MINUTE = -WEIGHTS.unusedMinute / 60
+
+/** Ways of running a block without those for which another is worth as much, takes no longer and asks for no more. */
+function undominated(ways: readonly Filled[]): Filled[] {
+  const beats = (a: Filled, b: Filled): boolean =>
+    a.worth >= b.worth + A_MINUTE * Math.max(0, b.seconds - a.seconds) &&
+    a.seconds <= b.seconds &&
+    (a.asks.warm & ~b.asks.warm) === 0 &&
+    (a.asks.owes & ~b.asks.owes) === 0 &&
+    (a.asks.kicks & ~b.asks.kicks) === 0 &&
+    (!a.asks.falls || b.asks.falls)
+  return ways.filter((b, i) => !ways.some((a, k) => k !== i && beats(a, b) && (!beats(b, a) || k < i)))
 }
 
 /** What keeps the rules before what does not, then by points: the first of them is what somebody is shown. */
