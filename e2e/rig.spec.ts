@@ -21,7 +21,7 @@ test('a rig is built and tested before anybody goes in; the group’s breath is 
   await page.getByRole('button', { name: 'Make the plan' }).click()
   await page.getByRole('link', { name: 'Take to class' }).click()
   await page.getByRole('button', { name: 'Start the class' }).click()
-  await toBlock(page, 'Shoulder stand, in turns')
+  await toBlock(page, 'Shoulder stand: built once, stayed in')
 
   const building = page.getByRole('group', { name: /: building it$/ }).first()
   const name = ((await building.getAttribute('aria-label')) ?? '').replace(': building it', '')
