@@ -220,32 +220,6 @@ test('shoulder stands are built once and stayed in; the hour is rehearsed, and i
   ])
 })
 
-test('whoever was not asked has the floor and what is hoped beside it, until they have answered', async ({
-  page,
-}) => {
-  await page.goto(`${app.address}/plans/new`)
-  await page.getByRole('textbox', { name: 'Name of the class' }).fill('On the hope')
-  for (const name of ['Ines Calder', 'Tomas Reyle', 'Wren Haskett'])
-    await page.getByRole('checkbox', { name }).check()
-  await page.getByRole('button', { name: 'Make the plan' }).click()
-  await expect(page.getByRole('heading', { level: 1, name: 'On the hope' })).toBeVisible()
-  const address = page.url()
-  const hope = page.getByText(/^.*Until asked\. Asked, and nothing applies: /)
-  await expect(hope.first()).toBeVisible()
-  await page.getByRole('link', { name: 'Printed sheet' }).click()
-  await expect(hope.first()).toBeVisible()
-  await page.goto(`${app.address}/students`)
-  await page.getByRole('link', { name: 'Tomas Reyle' }).first().click()
-  await page.getByRole('link', { name: 'Limits' }).click()
-  await page.getByRole('button', { name: 'Open the health notes' }).click()
-  await page.getByRole('button', { name: 'None of it applies' }).click()
-  await expect(page.getByText('Nothing is limited by what is on record.')).toBeVisible()
-  await page.goto(address)
-  await expect(page.getByRole('heading', { level: 1, name: 'On the hope' })).toBeVisible()
-  await expect(hope).toHaveCount(0)
-  await expect(page.getByText('Rules that are broken')).toHaveCount(0)
-})
-
 test('strips, place cards and the check list come out of a printer whole; next week it runs again', async ({
   page,
 }) => {
