@@ -11,7 +11,7 @@ import { describeHope } from '../words/hope'
 import { anyBrief, brief, limited, person, unasked } from '@/testing/briefs'
 import { must } from '@/testing/bodies'
 import { validatePlan } from './check/validate'
-import { hopedDoing, hopedPlan, onTheHope } from './hope'
+import { asTold, hopedDoing, hopedPlan, onTheHope } from './hope'
 import { asItHolds } from './now'
 import { planClass } from './plan-class'
 
@@ -103,6 +103,34 @@ describe('a class planned on the hope', () => {
     expect(doingsIn(settled, 'p3')).toEqual(doingsIn(told, 'p3'))
   })
 
+  it('is kept as people were told it: the hope where they had answered, the floor where they had not', () => {
+    const people = [1, 2, 3].map((i) => unasked(person(i, KICKER)))
+    const b = brief({ people })
+    const { plan } = must(planClass(practice, b, 300))
+    const [asked, , shut] = people
+    const onTheDay = {
+      ...b,
+      people: [
+        { ...asked!, ...asked!.hope!, answered: true, hope: null },
+        people[1]!,
+        { ...shut!, limits: limited('EYE-P').caps, answered: true, hope: null },
+      ],
+    }
+    const told = asTold(practice, { plan, brief: b }, onTheDay)
+    expect(doingsIn(told.plan, 'p1')).toEqual(doingsIn(plan, 'p1'))
+    for (const id of ['p2', 'p3'])
+      for (const doing of doingsIn(told.plan, id))
+        expect(waitsForScreening(loadOf(doing?.variantId ?? ''))).toBe(false)
+    expect(told.brief?.people[0]?.answered).toBe(true)
+    const own = validatePlan(practice, told.brief!, told.plan).filter((v) =>
+      ['closed', 'above-decision', 'change-missing'].includes(v.code),
+    )
+    expect(own).toEqual([])
+    // Whoever was not planned on the hope stays as they were planned, whatever came later.
+    const known = { plan, brief: onTheHope(b) }
+    expect(asTold(practice, known, onTheDay)).toEqual(known)
+  })
+
   it('says both, and only where they differ', () => {
     const b = brief({ people: [1, 2, 3].map((i) => unasked(person(i, KICKER))) })
     const { plan } = must(planClass(practice, b, 300))
@@ -110,7 +138,7 @@ describe('a class planned on the hope', () => {
     const hoped = hopedPlan(practice, plan, b)
     const mine = told.people[0]!
     const line = describeHope(practice, hopedDoing(hoped, told, mine), told, b.room)
-    expect(line).toMatch(/^Until asked\. Asked, and nothing applies: .*bay \d.* turn/)
+    expect(line).toMatch(/^This until they are asked\. If nothing applies: .*bay \d.* turn/)
     const all = onTheHope(b)
     expect(hopedPlan(practice, plan, all)).toBeNull()
     expect(describeHope(practice, hopedDoing(null, told, mine), told, b.room)).toBe('')

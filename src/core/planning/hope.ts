@@ -27,3 +27,31 @@ export function hopedDoing(hoped: Plan | null, block: Work, told: Doing): Doing 
   const doing = same && isWork(same) ? same.people.find((d) => d.studentId === told.studentId) : undefined
   return doing && doing.variantId !== null && doing.variantId !== told.variantId ? doing : null
 }
+
+/**
+ * A class that is over as people were told it. Whoever was planned on the hope did what held for them on that day, asked or
+ * not; everybody else's plan stays as it was.
+ * @param onTheDay the class by what is known of its day
+ */
+export function asTold(
+  practice: Library,
+  { plan, brief }: { readonly plan: Plan; readonly brief: Brief | null },
+  onTheDay: Brief,
+): { plan: Plan; brief: Brief | null } {
+  const day = new Map(onTheDay.people.map((p) => [p.studentId, p]))
+  const unasked = (brief ?? onTheDay).people.filter((p) => p.hope !== null && day.has(p.studentId))
+  const hoped = new Set(unasked.map((p) => p.studentId))
+  if (hoped.size === 0) return { plan, brief }
+  const held = asItHolds(practice, plan, onTheDay).blocks
+  const blocks = plan.blocks.map((block, i) => {
+    const now = held[i]
+    if (!isWork(block) || !now || !isWork(now)) return block
+    const told = new Map(now.people.map((d) => [d.studentId, d]))
+    return {
+      ...block,
+      people: block.people.map((d) => (hoped.has(d.studentId) ? (told.get(d.studentId) ?? d) : d)),
+    }
+  })
+  const people = brief?.people.map((p) => (hoped.has(p.studentId) ? (day.get(p.studentId) ?? p) : p))
+  return { plan: { ...plan, blocks }, brief: brief && people ? { ...brief, people } : brief }
+}

@@ -148,7 +148,9 @@ function replaced(practice: Library, { brief, done }: Today, person: BriefPerson
   const best = plain.reduce<Option | null>((a, b) => (a === null || worth(b) > worth(a) ? b : a), null)
   const variant = best && variants[best.v]
   if (!best || !variant) return { ...WAITING, studentId: person.studentId }
-  const { holdS, reps, sideMore, change, inPlace } = best
+  const { change, inPlace } = best
+  // As long as the block's own turn lasts: the option was made for the usual one.
+  const { holdS, reps, sideMore } = ownTurn(person, variant, change, block.workS)
   return {
     ...WAITING,
     ...{ studentId: person.studentId, variantId: variant.id, setupId: variant.setupId, turns: block.sets },

@@ -127,6 +127,7 @@ export function configsOf(kind: WorkKind, aim: Aim, minutes: number): Config[] {
 
 /** No turn is called shorter, s: people have to get into what they do. */
 const LEAST_TURN_S = 30
+
 /** Whether people build something and stay in it. */
 export function isStayed({ stays }: Pick<Config, 'stays'>): boolean {
   return stays !== null

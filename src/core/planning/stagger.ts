@@ -25,15 +25,15 @@ export function staggered(model: Model, { value }: Placed, cycles: number, spare
     0,
     ...waves.flatMap((own) => own.map((i, k) => k * APART_S + needS(i) - value.workS)),
   )
-  const longerS = wantedS > 0 && wantedS * cycles <= spareS ? Math.ceil(wantedS / 5) * 5 : 0
-  const room = longerS * cycles <= spareS ? longerS : 0
+  const wholeS = Math.ceil(wantedS / 5) * 5
+  const longerS = wholeS * cycles <= spareS ? wholeS : 0
   const after = [...none.after]
   for (const own of waves)
     own.forEach((i, k) => {
-      const most = Math.floor((value.workS + room - needS(i)) / 5) * 5
+      const most = Math.floor((value.workS + longerS - needS(i)) / 5) * 5
       after[i] = Math.max(0, Math.min(k * APART_S, most))
     })
-  return { longerS: room, after }
+  return { longerS, after }
 }
 
 /** How likely somebody is to need hands: a first time before what is not held yet, that before the rest. */

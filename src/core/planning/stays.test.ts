@@ -5,12 +5,16 @@ import { shippedPractice } from '../practice/library'
 import type { Family } from '../practice/schema'
 import { NO_LIMITS } from '../screening/caps'
 import { describeRun, describeTurns } from '../words/turns'
-import { brief, limited, person } from '@/testing/briefs'
+import { brief, limited, person, unasked } from '@/testing/briefs'
 import { must } from '@/testing/bodies'
 import { validatePlan } from './check/validate'
 import { dealWaves } from './deal'
+import { onTheHope } from './hope'
 import { buildModel } from './model'
+import { asItHolds } from './now'
+import { ownTurn } from './option'
 import { planClass } from './plan-class'
+import { variantsOf } from './variants'
 
 const practice = shippedPractice()
 const at = (i: number, standingId: string | null, limits = NO_LIMITS) =>
@@ -51,6 +55,23 @@ describe('stays (ruling 24)', () => {
     expect(upside).not.toContain(mine('p8').variantId)
     const most = mine('p7').change?.mostSeconds
     if (most !== undefined && most !== null) expect(mine('p7').holdS).toBeLessThanOrEqual(most)
+  })
+
+  it('are entered once however short they are, and what is told in their place ends with them', () => {
+    // Five quick breaths on the slab platform are fifteen seconds, which in sets are repeated.
+    const quick = person(1, {
+      ...{ family: 'SH', standingId: 'SH-11', targetId: null, outcome: 'held', limits: NO_LIMITS },
+      breathS: 3,
+    })
+    const late = unasked(at(5, 'SH-13'))
+    const b = classOf(['SH'], [quick, at(2, 'SH-01'), at(3, 'SH-09'), at(4, 'SH-01'), late], { bays: 4 })
+    const { plan } = must(planClass(practice, b))
+    expect(validatePlan(practice, onTheHope(b), plan)).toEqual([])
+    const platform = variantsOf(practice).find((v) => v.id === 'SH-11')!
+    expect(ownTurn(quick, platform, null, 300)).toMatchObject({ holdS: 15, reps: 1 })
+    const told = stayOf(asItHolds(practice, plan, b))
+    const mine = told.people.find((d) => d.studentId === 'p5')!
+    expect(mine.holdS ?? 0).toBeLessThanOrEqual(told.workS)
   })
 
   it('two lie beside each other in one bay, and not where it is too narrow for both', () => {

@@ -229,9 +229,11 @@ type ByTurn = {
 export type Turn = { readonly holdS: number | null; readonly reps: number; readonly sideMore: boolean }
 
 /** One turn of it for somebody, both sides in it; one of them twice where that leaves each at least its least dose. */
-export function turnOf(variant: Pick<Variant, 'dose' | 'sides' | 'tries'>, by: ByTurn): Turn {
+export function turnOf(variant: Pick<Variant, 'dose' | 'sides' | 'tries' | 'stays'>, by: ByTurn): Turn {
   const { sides, tries, dose } = variant
   const usual = inSides(variant, by, sides ? 2 : 1)
+  // What is built and entered is entered once, however short it is.
+  if (variant.stays) return { ...usual, reps: 1, sideMore: false }
   if (!by.more || !sides || tries > 0) return { ...usual, sideMore: false }
   const thrice = inSides(variant, by, 3)
   const holds = thrice.holdS === usual.holdS || (thrice.holdS ?? 0) >= Math.max(1, leastSeconds(dose))

@@ -59,7 +59,7 @@ describe('the hour rehearsed', () => {
     expect(fell).toMatch(/^Rehearsed 200 times, .* \d+ of 100 turns .*“.*” *, in \d+ of 100 evenings.*\.$/)
     expect(saved).toMatch(/\.$/)
     expect(describeEvenings(practice, rehearse(longer(worked, 60)), nameOf)).toEqual([
-      expect.stringContaining('nothing tends to fall off'),
+      expect.stringContaining('nothing tends to be lost'),
       'Nothing has to be given up beforehand.',
     ])
   })

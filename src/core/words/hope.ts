@@ -14,7 +14,7 @@ export function describeHope(
   if (hope?.variantId == null) return ''
   const where = placeName(hope.place, room)
   const name = variantName(practice, hope.variantId)
-  return `Until asked. Asked, and nothing applies: ${name}${where === '' ? '' : `, ${where}`}, ${lowered(describeTurns(hope, block))}`
+  return `This until they are asked. If nothing applies: ${name}${where === '' ? '' : `, ${where}`}, ${lowered(describeTurns(hope, block))}`
 }
 
 function lowered(text: string): string {

@@ -17,8 +17,8 @@ export function describeEvenings(
   const drawn = `Rehearsed ${evenings} times, up to eight minutes late, one in eight not coming: ${of100(happened)} of 100 turns at people’s own step happen`
   const fell =
     first === undefined
-      ? `${drawn}, and nothing tends to fall off.`
-      : `${drawn}; what falls off first is ${title(first.purpose)}, in ${of100(first.share)} of 100 evenings${first.people.length === 0 ? '' : `, most for ${list(first.people.map(nameOf))}`}.`
+      ? `${drawn}, and nothing tends to be lost.`
+      : `${drawn}; what is lost first is ${title(first.purpose)}, in ${of100(first.share)} of 100 evenings${first.people.length === 0 ? '' : `, most for ${list(first.people.map(nameOf))}`}.`
   if (saves === null)
     return [
       fell,

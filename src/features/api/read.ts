@@ -5,9 +5,9 @@ import type { ApiAnswer } from '@/core/formats/api'
 import { foldEvidence } from '@/core/readiness/evidence'
 import { classLines, findClass } from '@/db/classes'
 import { evidenceOf } from '@/db/evidence'
-import { planOf } from '@/db/plans'
 import { findStudent, listNames } from '@/db/students'
 import type { Context } from '../context'
+import { classFile } from '../desk/class-file'
 import { BOARD } from '../desk/families'
 import { decisionIn, standings } from '../desk/standing'
 
@@ -87,10 +87,10 @@ export function classesAnswer({ scope }: Context, before: Day | null): ApiAnswer
   }
 }
 
-/** Who does what, where and when. How a limit changes it is left out, and who stands in for what. */
-export function planAnswer({ scope, health }: Context, id: string): ApiAnswer<'/classes/{id}/plan'> | null {
-  const record = findClass(scope, id)
-  const plan = record ? planOf(scope, health.key, id)?.plan : undefined
+/** Who does what, where and when, as it holds. How a limit changes it is left out, and who stands in for what. */
+export function planAnswer(ctx: Context, id: string): ApiAnswer<'/classes/{id}/plan'> | null {
+  const record = findClass(ctx.scope, id)
+  const plan = record ? classFile(ctx, record)?.plan : undefined
   if (!record || !plan) return null
   const { title, day, startTime, minutes } = record
   return {

@@ -3,9 +3,9 @@ import { doingsOf } from '@/core/classes/plan'
 import type { NO_CLASS_BEFORE } from '@/core/classes/reach'
 import { wentWithout } from '@/core/classes/without'
 import type { Day } from '@/core/day'
-import { classLines } from '@/db/classes'
-import { planOf } from '@/db/plans'
+import { classLines, findClass } from '@/db/classes'
 import type { Context } from '../context'
+import { toldPlan } from './class-brief'
 
 /** Classes looked back at: who waited there is owed a turn, what was done there is not done again at once. */
 const LOOKED_BACK = 2
@@ -15,11 +15,15 @@ const LISTED = 8
 export type Before = typeof NO_CLASS_BEFORE
 
 /** The last two planned classes before a day, read once for everybody. */
-export function beforeClass({ scope, health }: Context, day: Day): (studentId: string) => Before {
+export function beforeClass(ctx: Context, day: Day): (studentId: string) => Before {
+  const { scope } = ctx
   const plans = classLines(scope, day, LISTED)
     .lines.filter((c) => c.planned)
     .slice(0, LOOKED_BACK)
-    .flatMap((c) => planOf(scope, health.key, c.id) ?? [])
+    .flatMap((c) => {
+      const record = findClass(scope, c.id)
+      return (record && toldPlan(ctx, record)) ?? []
+    })
   const without = plans.map(({ plan, brief }) => wentWithout(plan, brief))
   return (studentId) => ({
     waited: {

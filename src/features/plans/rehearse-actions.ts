@@ -3,7 +3,7 @@
 import { z } from 'zod'
 import { doingsOf } from '@/core/classes/plan'
 import { addDays } from '@/core/day'
-import { foldEvidence } from '@/core/readiness/evidence'
+import { EVIDENCE_WINDOW_DAYS, foldEvidence } from '@/core/readiness/evidence'
 import { isCleanWork } from '@/core/readiness/favourable'
 import { notYetRate } from '@/core/teaching/rehearse'
 import { describeEvenings } from '@/core/words/rehearse'
@@ -16,9 +16,6 @@ import { idField } from '../fields'
 import { beside } from './beside'
 import { askedBeside } from './planned-action'
 
-/** Tries of the last weeks say how often somebody is not yet clean, days. */
-const TRIES_DAYS = 42
-
 /** The hour played two hundred times: what tends to fall off, and what would save it. */
 export const rehearseHour = askedBeside(z.object({ id: idField }), async (ctx, _brief, { id }) => {
   const record = findClass(ctx.scope, id)
@@ -26,7 +23,7 @@ export const rehearseHour = askedBeside(z.object({ id: idField }), async (ctx, _
   if (!record || !file) return problem('There is no plan to rehearse yet.')
   const judge = judgeOfClass(ctx, record)
   const ids = [...new Set(file.plan.blocks.flatMap(doingsOf).map((d) => d.studentId))]
-  const since = addDays(judge.day, -TRIES_DAYS)
+  const since = addDays(judge.day, -EVIDENCE_WINDOW_DAYS)
   const notYet = Object.fromEntries(
     ids.map((who) => {
       const { attempts } = foldEvidence(judge.evidence(who), judge.day)

@@ -10,13 +10,13 @@ import { forecastGate } from '@/core/readiness/forecast'
 import { count, list } from '@/core/words/number'
 import { describeStill } from '@/core/words/progress'
 import { stageName } from '@/core/words/reason'
-import { classLines, comingSince } from '@/db/classes'
+import { classLines, comingSince, findClass } from '@/db/classes'
 import { decisionsOf } from '@/db/decisions'
 import { lastFactDays, resultsSince } from '@/db/evidence'
 import { readHealth } from '@/db/health'
-import { planOf } from '@/db/plans'
 import { listNames } from '@/db/students'
 import type { Context } from '../context'
+import { toldPlan } from '../desk/class-brief'
 import { remembered } from '../desk/remember'
 import { judgeOf } from '../desk/judge'
 import { standings } from '../desk/standing'
@@ -158,10 +158,11 @@ function awayNow({ scope, clock }: Context, ids: readonly string[], line: Say): 
 }
 
 /** Who had no turn at the wall, or nobody beside them, more than once while others had. */
-function shortIn({ scope, health }: Context, classes: Ended, line: Say): Line[] {
+function shortIn(ctx: Context, classes: Ended, line: Say): Line[] {
   const times = new Map<string, { wall: number; help: number }>()
   for (const { id } of classes) {
-    const planned = planOf(scope, health.key, id)
+    const record = findClass(ctx.scope, id)
+    const planned = record && toldPlan(ctx, record)
     if (!planned) continue
     const { wall, help } = wentWithout(planned.plan, planned.brief)
     for (const [who, what] of [

@@ -38,7 +38,11 @@ export function Phase({
           {next ? '' : ', last turn'}
         </Text>
         {cut ? (
-          <Text fw={600}>Shortened to {count(block.sets, 'set')}: fewer turns for everybody.</Text>
+          <Text fw={600}>
+            {block.kind === 'stay'
+              ? 'Shortened: everybody comes out sooner.'
+              : `Shortened to ${count(block.sets, 'set')}: fewer turns for everybody.`}
+          </Text>
         ) : null}
         {names.length > 0 ? <Text fz={{ base: 16, sm: 20 }}>After them: {list(names)}</Text> : null}
       </div>
@@ -47,7 +51,13 @@ export function Phase({
   )
 }
 
-/** Whether a block has fewer sets than were planned. */
+/** Whether a block has fewer sets than were planned, or is stayed in for less. */
 export function isCut(planned: PlanBlock | undefined, now: PlanBlock | undefined): boolean {
-  return !!planned && !!now && isWork(planned) && isWork(now) && now.sets < planned.sets
+  return (
+    !!planned &&
+    !!now &&
+    isWork(planned) &&
+    isWork(now) &&
+    (now.sets < planned.sets || now.workS < planned.workS)
+  )
 }
