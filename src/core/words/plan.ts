@@ -154,7 +154,7 @@ export function describePlanWarning(
 ): string {
   switch (warning.code) {
     case 'not-asked':
-      return `${count(warning.people, 'person was', 'people were')} never asked about health: on the floor, and nothing upside down, until then. What they do once they have answered stands beside; walls, props and eyes are counted for both.`
+      return `${count(warning.people, 'person was', 'people were')} never asked about health: on the floor, and nothing upside down, until then. What they would do once asked stands beside it where it is something else; wall, props and eyes are counted for both.`
     case 'unknown':
       return `${count(warning.people, 'person is', 'people are')} new to you: they get the gentle track until you place or check them.`
     case 'waits':
