@@ -33,7 +33,10 @@ test('a series of six weeks: what each is about is proposed, can be changed, and
   await expect(page.getByRole('list', { name: /^What moved in week/ }).first()).toBeVisible()
   await expect(week(6).getByRole('combobox')).toHaveValue('the step itself')
   await week(6).getByRole('combobox').fill('Dolphin hold')
+  // Kept before the page is read again.
+  const kept = page.waitForResponse((r) => r.request().method() === 'POST' && r.ok())
   await page.getByRole('option', { name: 'Dolphin hold', exact: true }).click()
+  await kept
   await page.reload()
   await expect(week(6).getByRole('combobox')).toHaveValue('Dolphin hold')
   await week(6).getByRole('link', { name: 'Plan its class' }).click()

@@ -36,7 +36,7 @@ function Cell({ doing, percent }: { doing: DoingView | undefined; percent: numbe
     <>
       {doing.picture ? <Figure picture={doing.picture} height={48} /> : null}
       <Text fw={600}>{doing.what}</Text>
-      <Text size="sm">{[doing.place, doing.dose, doing.changed].filter((t) => t !== '').join(' ')}</Text>
+      <Text size="sm">{[doing.place, doing.dose, doing.changed].filter((t) => t !== '').join(' · ')}</Text>
       <Text size="sm">{doing.why}</Text>
       {doing.hope === '' ? null : (
         <Text size="sm" fs="italic">
