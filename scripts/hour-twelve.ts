@@ -107,7 +107,7 @@ for (const [name, b] of CLASSES) {
           ? ` | until asked: ${variantName(practice, floor.variantId)}`
           : ''
       console.log(
-        `      ${d.studentId} ${block.waves > 1 ? `w${d.every ? '*' : d.wave} ` : ''}${d.variantId ? variantName(practice, d.variantId) : 'waits'} ${d.place ?? ''} ${d.variantId ? describeTurns(d, block) : ''}${d.then ? ` then ${variantName(practice, d.then)}` : ''}${d.change ? ` [${d.change.words}]` : ''}${until}`,
+        `      ${d.studentId} ${block.waves > 1 ? `w${d.every ? '*' : d.wave} ` : ''}${d.variantId ? variantName(practice, d.variantId) : 'waits'} ${d.place ?? ''} ${d.variantId ? describeTurns(d, block) : ''}${d.then ? ` then ${variantName(practice, d.then)}` : ''}${d.change ? ` [${d.change.words.join(' ')}]` : ''}${until}`,
       )
     }
   }

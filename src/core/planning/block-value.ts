@@ -77,11 +77,7 @@ export function blockValue(
     marks |= part.marks
     does.set(part.v, (does.get(part.v) ?? 0) + 1)
   }
-  const alone = parts.length > FEW && !isStayed(config) ? [...does.values()].filter((n) => n === 1).length : 0
-  tiers[5] =
-    WEIGHTS.version * does.size +
-    WEIGHTS.alone * alone +
-    (config.waves > 1 && !isScarce(model, parts) ? WEIGHTS.idleWaves : 0)
+  tiers[5] = fewVersions(model, config, parts, does)
   let dealt: Deal | null | undefined
   const deal = (): Deal | null => {
     if (dealt === undefined)
@@ -102,6 +98,18 @@ export function blockValue(
     workS: turnSeconds(config, needS),
     seconds: secondsOf(config, heavy !== 0, needS),
   }
+}
+
+/** Few versions, none for one person alone, and waves only where something is scarce. */
+function fewVersions(
+  model: Model,
+  config: Config,
+  parts: readonly (Part | null)[],
+  does: ReadonlyMap<number, number>,
+): number {
+  const alone = parts.length > FEW && !isStayed(config) ? [...does.values()].filter((n) => n === 1).length : 0
+  const idle = config.waves > 1 && !isScarce(model, parts)
+  return WEIGHTS.version * does.size + WEIGHTS.alone * alone + (idle ? WEIGHTS.idleWaves : 0)
 }
 
 /** Whether anything of a block is scarce, wall, floor, pieces, hands or eyes, so that waves have a reason. */
