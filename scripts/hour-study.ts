@@ -150,7 +150,8 @@ if (process.argv[4] === 'show')
       }
       const groups = new Map<string, number>()
       for (const p of block.people) {
-        const what = `${p.variantId ?? 'waits'} ${p.every ? 'every' : `w${p.wave}`} ${p.turns}×(${p.tries ? `${p.tries}t ` : ''}${p.reps}×${p.holdS ?? 'rep'}${p.sides ? ' each side' : ''})`
+        const way = p.climb.map((r) => `${r.variantId}(${r.reps}×${r.holdS ?? 'rep'}) › `).join('')
+        const what = `${way}${p.variantId ?? 'waits'}${p.then === null ? '' : ` › ${p.then}?`} ${p.every ? 'every' : `w${p.wave}`} ${p.turns}×(${p.tries ? `${p.tries}t ` : ''}${p.reps}×${p.holdS ?? 'rep'}${p.sides ? ' each side' : ''})`
         groups.set(what, (groups.get(what) ?? 0) + 1)
       }
       console.log(

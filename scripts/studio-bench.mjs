@@ -1,34 +1,19 @@
 // Pages of the built server on a studio of ten years, with one reader, and with twenty and two who write: `npm run bench -- --studio`.
-import { spawnSync } from 'node:child_process'
-import { existsSync, mkdirSync, readFileSync, statSync } from 'node:fs'
+import { readFileSync } from 'node:fs'
 import os from 'node:os'
-import path from 'node:path'
-import Database from 'better-sqlite3'
 import { v7 } from 'uuid'
 import { noteTaps, sendFacts, tryTaps } from './floor-taps.mjs'
-import { freePort, machineDay, ROOT, startServer } from './lib.mjs'
+import { freePort, machineDay, startServer } from './lib.mjs'
 import { ensureBuilt } from './packages.mjs'
+import { DAY, tenYears } from './ten-years.mjs'
 
-const DAY = '2026-03-10'
 const THINK_MS = 5000
 const SECONDS = 60
 /** A timer of 20 ms that comes so much later was held up by the machine, ms. */
 const STOOD_MS = 150
-const folder = path.join(os.tmpdir(), 'levitar-ten-years')
-const tsx = (file, ...args) => spawnSync('npx', ['tsx', file, ...args], { cwd: ROOT, encoding: 'utf8' })
-
-if (!existsSync(path.join(folder, 'levitar.sqlite'))) {
-  mkdirSync(folder, { recursive: true })
-  const began = Date.now()
-  const made = tsx('scripts/studio-seed.ts', folder, DAY)
-  if (made.status !== 0) throw new Error(made.stderr)
-  console.log(`made ${made.stdout.trim()} in ${Math.round((Date.now() - began) / 1000)} s`)
-}
-console.log(`database ${Math.round(statSync(path.join(folder, 'levitar.sqlite')).size / 1e6)} MB`)
-const tonight = classOf(folder)
-const planned = tsx('--conditions=react-server', 'scripts/studio-plan.ts', folder, DAY)
-if (planned.status !== 0) throw new Error(planned.stderr)
 await ensureBuilt()
+const { folder, classId, roster } = tenYears()
+const tonight = [classId, roster]
 const { child, address } = await startServer({
   port: await freePort(),
   data: folder,
@@ -121,15 +106,6 @@ try {
     )
 } finally {
   child.kill()
-}
-
-/** The class of the day and who is on its list. */
-function classOf(data) {
-  const raw = new Database(path.join(data, 'levitar.sqlite'), { readonly: true })
-  const { id } = raw.prepare('select id from class_session where day = ?').get(DAY)
-  const people = raw.prepare('select student_id from class_roster where class_id = ?').pluck().all(id)
-  raw.close()
-  return [id, people]
 }
 
 /** What the processor did since it was started, by kind. */

@@ -4,6 +4,17 @@ import { changeSchema } from './change'
 import { WORK_KINDS, type WorkKind } from './fixed'
 import { OVERRIDE_REASONS } from './override'
 
+/** A rung that somebody passes in one turn on the way to what they do: no attempt, and nothing that it does not need as well. */
+const rungSchema = z.strictObject({
+  variantId: z.string(),
+  setupId: z.string().nullable(),
+  holdS: z.number().positive().nullable(),
+  reps: z.number().int().min(1),
+  sides: z.boolean(),
+  props: z.array(z.strictObject({ kind: z.string(), count: z.number().int().positive() })).readonly(),
+})
+export type Rung = z.output<typeof rungSchema>
+
 /** What one person does in a working block. */
 const doingSchema = z.strictObject({
   studentId: z.string(),
@@ -37,6 +48,8 @@ const doingSchema = z.strictObject({
   helper: z.string().nullable(),
   /** What they do while others are up: a drill, or null for rest. */
   waiting: z.string().nullable(),
+  /** Rungs of their climb before it, in their first turns, one turn each. */
+  climb: z.array(rungSchema).readonly().default([]),
   /** What they step onto once this is clean tonight; null where they stay (ruling 21). */
   then: z.string().nullable().default(null),
   override: z.enum(OVERRIDE_REASONS).nullable(),
@@ -66,6 +79,7 @@ export const WAITING: Omit<Doing, 'studentId'> = {
     props: [],
     helper: null,
     waiting: null,
+    climb: [],
     then: null,
     override: null,
     change: null,
@@ -109,6 +123,8 @@ const warningSchema = z.discriminatedUnion('code', [
   /** Nobody asked them about health: they stay on the floor until then. */
   z.strictObject({ code: z.literal('not-asked'), people: z.number().int() }),
   z.strictObject({ code: z.literal('unknown'), people: z.number().int() }),
+  /** More than the eyes in the room go round: half of them are always on floor work (class-craft.md 6). */
+  z.strictObject({ code: z.literal('many-for-eyes'), people: z.number().int(), most: z.number().int() }),
   z.strictObject({ code: z.literal('waits'), studentId: z.string(), purpose: z.string() }),
   z.strictObject({ code: z.literal('minutes-left'), seconds: z.number() }),
   z.strictObject({ code: z.literal('warm-up-trimmed'), wantedS: z.number(), givenS: z.number() }),
@@ -160,6 +176,26 @@ export type Turn = {
   readonly up: readonly Doing[]
 }
 
+/** What somebody is planned to do in a set, from 0: the rung of their climb, then what it leads to. */
+export function inSet(doing: Doing, set: number): Doing {
+  const rung = doing.climb[set]
+  return rung ? onRung(doing, rung) : doing
+}
+
+/** Somebody on a rung of their climb, in the same place. */
+export function onRung(doing: Doing, rung: Rung): Doing {
+  return {
+    ...doing,
+    ...rung,
+    tries: 0,
+    sideFirst: null,
+    sideMore: false,
+    helper: null,
+    climb: [],
+    then: null,
+  }
+}
+
 /** A block's turns in order: every set goes through the waves in the same order, so that nobody's rest is cut short. */
 export function turnsOf({ startS, setupS, sets, waves, workS, gapS, people }: Work): Turn[] {
   return Array.from({ length: sets * waves }, (_, i) => {
@@ -168,7 +204,9 @@ export function turnsOf({ startS, setupS, sets, waves, workS, gapS, people }: Wo
       startS: startS + setupS + i * (workS + gapS),
       set: set + 1,
       wave: wave + 1,
-      up: people.filter((p) => p.variantId !== null && (p.every || p.wave === wave + 1) && set < p.turns),
+      up: people
+        .filter((p) => p.variantId !== null && (p.every || p.wave === wave + 1) && set < p.turns)
+        .map((p) => inSet(p, set)),
     }
   })
 }

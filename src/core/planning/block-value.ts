@@ -1,4 +1,4 @@
-import { ASSISTANT_POINTS, dealWaves, MOST_AT_ONCE, TEACHER_POINTS, type Deal } from './deal'
+import { dealWaves, eyesOf, MOST_AT_ONCE, type Deal } from './deal'
 import type { Model, Slot } from './model'
 import { FALLS, JUST_BEFORE, KICKS_FB, KICKS_WB, partOf, TRIES, type Part } from './part'
 import { needsNothing } from './options'
@@ -123,7 +123,7 @@ function isScarce(model: Model, parts: readonly (Part | null)[]): boolean {
     if (part.option.points > LIGHT_POINTS && !versions.has(part.v)) working += 1
     versions.add(part.v)
   }
-  return points > TEACHER_POINTS + ASSISTANT_POINTS * model.helpers.length || working > MOST_AT_ONCE
+  return points > eyesOf(model.helpers) || working > MOST_AT_ONCE
 }
 
 function bitsOf(mask: number): number[] {

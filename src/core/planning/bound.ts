@@ -5,6 +5,7 @@ import { Programme, type Term } from './lp'
 import { BESIDE_CM, type Model, type Slot } from './model'
 import { piecesFor } from './pieces'
 import { isStayed, type Config } from './skeleton'
+import { lightPoints } from './deal'
 import { LIGHT_POINTS } from './variants'
 import { OWN_WORK, WEIGHTS } from './weights'
 
@@ -161,12 +162,22 @@ function eyesOn(lp: Programme, model: Model, { config: { waves }, u, heads }: Ru
     terms.map(([name, n]) => [name, n * factor])
   const most = TEACHER + ASSISTANT * assistants
   const unhelped = heads.filter((h) => !h.part.option.helper && h.part.option.points > 0)
-  const watched = unhelped.map((h): Term => [h.x, h.part.option.points])
+  const few = model.people.length * LIGHT_POINTS <= most / 2
+  const watched = unhelped
+    .filter((h) => few || h.part.option.points > LIGHT_POINTS)
+    .map((h): Term => [h.x, h.part.option.points])
   lp.row([...watched, ...times(spots, SPOT), ...times(byOthers, ASSISTANT), [u, -waves * most]], '<=', 0)
-  const waits = LIGHT_POINTS * model.people.length
+  // Where all of them would take more than half of the eyes, the rest of the row is what is so however many are up.
+  const all = LIGHT_POINTS * model.people.length
+  const isCapped = all > most / 2
+  const waits = isCapped ? lightPoints(Math.max(0, model.people.length - most), most) : all
+  const atWork = (points: number): number => (points > LIGHT_POINTS ? points : 0)
   lp.row(
     [
-      ...heads.map((h): Term => [h.x, (h.part.option.helper ? 0 : h.part.option.points) - LIGHT_POINTS]),
+      ...heads.map((h): Term => {
+        const points = h.part.option.helper ? 0 : h.part.option.points
+        return [h.x, isCapped ? atWork(points) : points - LIGHT_POINTS]
+      }),
       ...times(spots, SPOT - waits),
       ...times(byOthers, ASSISTANT),
       [u, waves * (waits - most)],

@@ -1,5 +1,5 @@
 import type { Brief } from '../classes/brief'
-import { allTurns, isWork, type Doing, type Plan, type Together, type Work } from '../classes/plan'
+import { allTurns, inSet, isWork, type Doing, type Plan, type Together, type Work } from '../classes/plan'
 import type { Library } from '../practice/library'
 import { isTry } from '../practice/ask'
 import { TEMPO_S } from '../practice/dose'
@@ -114,16 +114,21 @@ function ownShares(works: readonly Work[], ids: readonly string[]): ReadonlyMap<
   return new Map(
     ids.map((id) => {
       const seconds = works.reduce((sum, block) => {
-        const doing = doingIn(block, id)
-        if (!doing || doing.variantId === null) return sum
-        const sides = doing.sides ? (doing.sideMore ? 3 : 2) : 1
-        // What is rested in is stayed in for all of it.
-        const once = block.kind === 'ease' ? block.workS : (doing.holdS ?? TEMPO_S) * doing.reps * sides
-        return sum + allTurns(block, doing) * Math.min(block.workS, once)
+        const planned = doingIn(block, id)
+        if (!planned || planned.variantId === null) return sum
+        const turns = allTurns(block, planned)
+        for (let set = 0; set < turns; set += 1) sum += turnOf(block, inSet(planned, set))
+        return sum
       }, 0)
       return [id, all === 0 ? 1 : seconds / all]
     }),
   )
+}
+
+/** Seconds at work in one turn; what is rested in is stayed in for all of it. */
+function turnOf({ kind, workS }: Work, { sides, sideMore, holdS, reps }: Doing): number {
+  const times = sides ? (sideMore ? 3 : 2) : 1
+  return kind === 'ease' ? workS : Math.min(workS, (holdS ?? TEMPO_S) * reps * times)
 }
 
 /** Who does the same thing in two blocks running. */

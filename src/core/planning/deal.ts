@@ -15,6 +15,17 @@ export type Deal = {
 /** Watch points of one teacher, and of each assistant besides (class-craft.md 6). */
 export const TEACHER_POINTS = 8
 export const ASSISTANT_POINTS = 4
+/**
+ * What those at light work, waiting or at rest take of the eyes: each a little, all of them half at most. Above a dozen the
+ * room is halved (class-craft.md 6): half of the eyes go round the floor, half stay with who is up (docs/decisions/031).
+ */
+export function lightPoints(people: number, most: number): number {
+  return Math.min(LIGHT_POINTS * people, most / 2)
+}
+/** Eyes in the room: the teacher's and each assistant's. */
+export function eyesOf(helpers: readonly unknown[]): number {
+  return TEACHER_POINTS + ASSISTANT_POINTS * helpers.length
+}
 /** What is left of the teacher's while they spot: everybody else does one-point work at most. */
 const SPOTTING_LEFT = 2
 /** Kickers in sight, first tries and versions at once. */
@@ -37,7 +48,9 @@ export function mostGentle({ stays }: Pick<Config, 'stays'>): number {
 const NODES = 1500
 
 type Wave = {
+  /** Of those at work without a helper; who does something light is counted apart. */
   points: number
+  light: number
   working: number[]
   variants: Map<number, number>
   kickers: number
@@ -109,7 +122,17 @@ export function dealWaves(model: Model, config: Config, chosen: readonly (Option
 
 function emptyWave(keeps: boolean): Wave {
   return {
-    ...{ points: 0, working: [], variants: new Map(), kickers: 0, first: 0, bays: [], pieces: {}, open: 0 },
+    ...{
+      points: 0,
+      light: 0,
+      working: [],
+      variants: new Map(),
+      kickers: 0,
+      first: 0,
+      bays: [],
+      pieces: {},
+      open: 0,
+    },
     helped: [],
     keeps,
   }
@@ -135,7 +158,8 @@ function hardness(model: Model, option: Option | null | undefined, person: numbe
 
 /** Waves with the fewest points first; a version that is up there already saves explaining. */
 function levelFirst(waves: readonly Wave[], { v, points }: Option): { wave: Wave; g: number }[] {
-  const cost = (w: Wave): number => w.points - (w.variants.has(v) && points <= 1 ? 0.6 : 0)
+  const cost = (w: Wave): number =>
+    w.points + LIGHT_POINTS * w.light - (w.variants.has(v) && points <= 1 ? 0.6 : 0)
   return waves.map((wave, g) => ({ wave, g })).sort((a, b) => cost(a.wave) - cost(b.wave) || a.g - b.g)
 }
 
@@ -199,16 +223,18 @@ function count(model: Model, wave: Wave, person: number, option: Option, way: 1 
     else wave.variants.delete(option.v)
   }
   if (option.helper) list(wave.helped)
-  else wave.points += way * option.points
+  else if (option.points > LIGHT_POINTS) wave.points += way * option.points
+  else wave.light += way
 }
 
 /** Whether bays, floor, pieces and eyes are enough for a wave as far as it is filled. */
 function within(model: Model, wave: Wave, chosen: readonly (Option | null)[]): boolean {
   const total = chosen.length
-  const waiting = (total - wave.working.length) * LIGHT_POINTS
-  const most = TEACHER_POINTS + ASSISTANT_POINTS * model.helpers.length
+  const waiting = total - wave.working.length
+  const most = eyesOf(model.helpers)
   const spots = ASSISTANT_POINTS * Math.min(wave.helped.length, model.helpers.length)
-  const watched = wave.points + (wave.helped.length > model.helpers.length ? 0 : waiting) + spots
+  const light = wave.light + (wave.helped.length > model.helpers.length ? 0 : waiting)
+  const watched = wave.points + lightPoints(light, most) + spots
   return (
     baysTaken(model, wave, chosen) <= model.bays &&
     wave.open <= model.open &&
@@ -325,9 +351,11 @@ function helpersFor(
       helper[person] = 'teacher'
     }
   }
-  const waiting = (chosen.length - wave.working.length) * LIGHT_POINTS
-  if (!teacher) return wave.points + waiting <= TEACHER_POINTS + ASSISTANT_POINTS * free.length + 1e-9
+  const [all, left] = [eyesOf(model.helpers), eyesOf(free)]
+  const light = wave.light + chosen.length - wave.working.length
+  if (!teacher) return wave.points + lightPoints(light, all) <= left + 1e-9
   const heavy = wave.working.some((i) => !wave.helped.includes(i) && (chosen[i]?.points ?? 0) > 1)
   // Whoever only waits or rests then counts nothing: what is left of the eyes is for those at work.
-  return !heavy && wave.points <= SPOTTING_LEFT + ASSISTANT_POINTS * free.length + 1e-9
+  const watched = wave.points + lightPoints(wave.light, all)
+  return !heavy && watched <= SPOTTING_LEFT + ASSISTANT_POINTS * free.length + 1e-9
 }

@@ -4,7 +4,7 @@ import { composeClosing, composeWarmUp, composeWayOut, type Composed } from './c
 import type { Model } from './model'
 import { HEAD, NAPE, TRIES } from './part'
 import { spentAfter } from './spent'
-import { CHANGE_S, HEAVY_REST_S } from './skeleton'
+import { CHANGE_S, HEAVY_REST_S, usualSeconds } from './skeleton'
 import { runSlots, type State } from './state'
 import { SPENT_SHARE } from '../fatigue/class-work'
 import { OWN_WORK, WARM_FOR_S, WEIGHTS } from './weights'
@@ -263,7 +263,7 @@ function unusedNeeds(model: Model, state: State, add: Add): void {
     if (!config && purpose.needed) add(0, WEIGHTS.broken)
     if (config && purpose.kind === 'train') {
       trained += 1
-      trainS += config.sets * config.waves * (config.workS + config.gapS)
+      trainS += usualSeconds(config)
     }
   })
   if (trained > model.mostTrained) add(0, WEIGHTS.broken)

@@ -1,8 +1,9 @@
 import { composeClosing, composeWarmUp, composeWayOut } from './compose'
 import { dealt, evaluator, type Outcome } from './evaluate'
 import { fillSlot } from './fill'
+import { mended } from './mend'
 import type { Model, Slot } from './model'
-import type { Config } from './skeleton'
+import { usualSeconds, type Config } from './skeleton'
 import { withoutRepeats } from './repeats'
 import { withSlot, type State } from './state'
 import { WEIGHTS } from './weights'
@@ -12,6 +13,9 @@ export type Found = { readonly state: State; readonly outcome: Outcome }
 
 /** Skeletons judged in full. */
 const JUDGED = 50
+
+/** So many of the best are mended where none keeps all rules. */
+const MENDED = 3
 
 type Filled = {
   readonly config: number
@@ -112,6 +116,11 @@ export function firstPlans(model: Model, keep = 10): Found[] {
     .map(varied)
     .sort(better)
   if (full.some((f) => f.outcome.isLegal)) return full
+  const saved = full
+    .slice(0, MENDED)
+    .map((f) => mended(model, f, evaluate))
+    .filter((f) => f.outcome.isLegal)
+  if (saved.length > 0) return [...saved.sort(better), ...full].slice(0, keep)
   // What breaks a rule is often mended into the best there is; a legal class stands last, whatever comes of that.
   for (const fill of plainerFills(model, off)) {
     const legal = judge(fill).find((f) => f.outcome.isLegal)
@@ -166,7 +175,7 @@ function combinations(model: Model, ways: readonly (readonly Filled[])[], roomS:
     i: number,
     parts: Filled[],
     sum: Omit<Filled, 'config' | 'option'>,
-    trained: number,
+    trained: { readonly blocks: number; readonly seconds: number },
   ): void => {
     if (sum.seconds > roomS) return
     const slot = model.slots[i]
@@ -185,7 +194,12 @@ function combinations(model: Model, ways: readonly (readonly Filled[])[], roomS:
     }
     for (const way of ways[i] ?? []) {
       const isTrain = slot.purpose.kind === 'train' && way.config >= 0
-      if (isTrain && trained + 1 > model.mostTrained) continue
+      const config = isTrain ? slot.configs[way.config] : undefined
+      const now = {
+        blocks: trained.blocks + Number(isTrain),
+        seconds: trained.seconds + (config ? usualSeconds(config) : 0),
+      }
+      if (now.blocks > model.mostTrained || now.seconds > model.trainMostS + 1) continue
       parts.push(way)
       walk(
         i + 1,
@@ -195,12 +209,12 @@ function combinations(model: Model, ways: readonly (readonly Filled[])[], roomS:
           seconds: sum.seconds + way.seconds,
           asks: both(sum.asks, way.asks),
         },
-        trained + (isTrain ? 1 : 0),
+        now,
       )
       parts.pop()
     }
   }
-  walk(0, [], { worth: 0, seconds: 0, asks: NOTHING_ASKED }, 0)
+  walk(0, [], { worth: 0, seconds: 0, asks: NOTHING_ASKED }, { blocks: 0, seconds: 0 })
   if (found.length === 0) found.push({ worth: 0, parts: closestOf(closest) ?? ways.map((w) => shortest(w)) })
   found.sort((a, b) => b.worth - a.worth)
   return found.slice(0, JUDGED).map((f) => f.parts)

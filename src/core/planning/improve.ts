@@ -1,4 +1,5 @@
 import { seeded, type Random } from '../random'
+import { descended } from './descend'
 import { dealt, evaluator, type Outcome } from './evaluate'
 import { bestIn, fillSlot } from './fill'
 import type { Found } from './first-plan'
@@ -20,6 +21,8 @@ const ROUNDS = [
   { starts: 1, share: 0.2, hot: 1 },
 ] as const
 const COLD = 0.15
+/** At the end no single change is left lying, as far as so many states go at least. */
+const LEAST_DESCENT = 3000
 /** Every so many states the search says how far it is. */
 const TELL_EVERY = 2000
 
@@ -73,7 +76,7 @@ export function improve(
     pool = ended.sort((a, b) => b.outcome.points - a.outcome.points)
     if (stopped) break
   }
-  return best
+  return descended(model, best, evaluate, Math.max(LEAST_DESCENT, count / 4))
 }
 
 function isBetter(a: Found, b: Found): boolean {

@@ -4,6 +4,7 @@ import type { Library } from '../practice/library'
 import type { PracticeBlock } from '../practice/schema'
 import { leadsTo } from '../readiness/ladder'
 import { isOpenTo } from '../readiness/may'
+import { passableOn, rungsOf } from './climb'
 import { onTheHope } from './hope'
 import { knownFor, type Planned } from './known'
 import type { Option } from './option'
@@ -45,6 +46,10 @@ export type Model = {
   readonly order: readonly string[] | null
   readonly frame: Frame
   readonly variants: readonly Variant[]
+  /** By variant: what may be passed on the way to it, by place. */
+  readonly passable: readonly (readonly number[])[]
+  /** By variant: how high it stands on its ladder. */
+  readonly rungOf: readonly number[]
   readonly people: readonly Planned[]
   /** By variant: to which families of the class it leads, as bits in its order. */
   readonly named: readonly number[]
@@ -103,6 +108,8 @@ export function buildModel(practice: Library, given: Brief): Model {
     order: brief.fixed.order,
     frame: frameOf(brief.minutes),
     variants,
+    passable: passableOn(practice, variants),
+    rungOf: rungsOf(practice, variants),
     people: known.map((k) => k.planned),
     named: namedBy(practice, brief, variants),
     shares: known.map((k) => Object.values(k.planned.lacks)),

@@ -6,6 +6,7 @@ import type { Library } from '../practice/library'
 import { isOpenStage } from '../readiness/allowed'
 import { isOpenTo } from '../readiness/may'
 import { barsStage } from '../screening/stage-limits'
+import { stillClimbed } from './climb'
 import { knownFor } from './known'
 import { ownTurn, turnsLeft, type Option } from './option'
 import { needsNothing, optionsFor } from './options'
@@ -112,7 +113,8 @@ function changed(practice: Library, person: BriefPerson, { workS }: Work, doing:
   const standsIn = Object.values(person.families).some((r) => r.instead?.stageId === variant.id)
   // What a limit changes is done in one's own wave (`goesOn` asks the same of a plan being made).
   const every = doing.every && change === null
-  return { ...doing, ...turn, change, turns, every, inPlace: doing.inPlace || standsIn }
+  const climb = [...stillClimbed(practice, person, { ...doing, turns })]
+  return { ...doing, ...turn, change, turns, every, climb, inPlace: doing.inPlace || standsIn }
 }
 
 /** Price of a version that nobody else does in the block: gentle, and at work. */

@@ -86,13 +86,18 @@ function leastSeconds(kind: WorkKind, minutes: number): number {
   return Math.min(120, SHARE[kind][0] * minutes * 60)
 }
 
+/** How long a block counts for the minutes of its kind, s: by its usual turns, however short they become. */
+export function usualSeconds({ sets, waves, workS, gapS }: Config): number {
+  return sets * waves * (workS + gapS)
+}
+
 /** Every way of running a block of a kind that its limits leave. */
 export function configsOf(kind: WorkKind, aim: Aim, minutes: number): Config[] {
   const found: Config[] = []
   const add = (sets: number, waves: number, workS: number, gaps: readonly [number, number]): void => {
     const stays = kind === 'ease' ? 'all' : kind === 'stay' ? 'own' : null
     const config: Config = { sets, waves, workS, gapS: gaps[0], heavyGapS: gaps[1], stays }
-    const seconds = sets * waves * (workS + gaps[0])
+    const seconds = usualSeconds(config)
     if (seconds >= leastSeconds(kind, minutes) && seconds <= mostSeconds(kind, aim, minutes))
       found.push(config)
   }

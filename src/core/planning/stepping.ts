@@ -1,30 +1,62 @@
-import type { Brief } from '../classes/brief'
+import type { Brief, BriefPerson } from '../classes/brief'
 import type { Doing } from '../classes/plan'
-import { ASSISTANT_POINTS, MOST_AT_ONCE, MOST_GENTLE, MOST_VERSIONS, TEACHER_POINTS } from './deal'
+import { eyesOf, lightPoints, MOST_AT_ONCE, MOST_GENTLE, MOST_VERSIONS } from './deal'
 import type { Model } from './model'
 import { LIGHT_POINTS, type Variant } from './variants'
 
+/** What a class is warmed up for and unloads, as bits of the practice's blocks. */
+export type Prepared = { readonly warm: number; readonly owes: number }
+
 /**
- * Adds to a block what its people step onto tonight once what they do is clean (ruling 21): as many as the room holds if
- * all of them do. Only what takes nothing from anybody: on the mat, without pieces, tries or hands, with no limit acting on
- * it, and so that versions and eyes suffice with everybody at the top.
+ * Adds to a block what its people go on to once what they do is clean: what may be stepped onto tonight (ruling 21), else the
+ * next rung that is open to them; as many as the room holds if all of them do. Only what takes nothing from anybody: on the
+ * mat, without pieces, tries or hands, with no limit acting on it, prepared and unloaded as the class is, and so that
+ * versions and eyes suffice with everybody at the top.
  */
-export function stepping(model: Model, brief: Brief, people: readonly Doing[]): Doing[] {
+export function stepping(
+  model: Model,
+  brief: Brief,
+  people: readonly Doing[],
+  prepared: Prepared = { warm: ~0, owes: ~0 },
+): Doing[] {
   const variantOf = (id: string | null): Variant | undefined => model.variants.find((v) => v.id === id)
   // Whoever helps somebody has eyes for them alone.
   if (people.some((p) => p.helper !== null)) return [...people]
   const now: Doing[] = [...people]
   now.forEach((doing, i) => {
     const person = brief.people.find((p) => p.studentId === doing.studentId)
-    const next = Object.values(person?.families ?? {})
+    if (!person || doing.variantId === null || doing.override !== null || doing.turns < 2) return
+    const next = Object.values(person.families)
       .flatMap((reach) => reach.onto)
       .find(({ from }) => from === doing.variantId)
-    const variant = variantOf(next?.stageId ?? null)
-    if (!person || !variant || !takesNothing(variant)) return
-    now[i] = { ...doing, then: variant.id }
-    if (!holdsAtTop(now, variantOf, brief)) now[i] = doing
+    const isReady = (v: Variant): boolean =>
+      takesNothing(v) && (v.warm & ~prepared.warm) === 0 && (v.owes & ~prepared.owes) === 0
+    const onto = variantOf(next?.stageId ?? null)
+    const above = onto && isReady(onto) ? [onto] : nextOpen(model, person, doing).filter(isReady)
+    // What others do anyhow comes first: it is explained already.
+    const done = new Set(now.flatMap((p) => [p.variantId, p.then]))
+    for (const variant of above.toSorted((a, b) => Number(done.has(b.id)) - Number(done.has(a.id)))) {
+      now[i] = { ...doing, then: variant.id }
+      if (holdsAtTop(now, variantOf, brief)) return
+      now[i] = doing
+    }
   })
   return now
+}
+
+/** The rungs directly above what somebody does that are open to them as they are. */
+function nextOpen(
+  model: Model,
+  { families }: BriefPerson,
+  { variantId, inPlace }: Doing,
+): readonly Variant[] {
+  if (inPlace) return []
+  return model.variants.filter(
+    ({ id, follows }) =>
+      variantId !== null &&
+      follows.includes(variantId) &&
+      Object.values(families).some((r) => r.open.includes(id) && r.changed[id] === undefined),
+  )
 }
 
 function takesNothing({ stands, bill, tries, helped, rig }: Variant): boolean {
@@ -40,16 +72,14 @@ function holdsAtTop(
   const all = new Set(people.flatMap((p) => [p.variantId, p.then].flatMap((id) => variantOf(id) ?? [])))
   const gentle = [...all].filter((v) => v.gentle).length
   if (gentle > MOST_GENTLE || all.size - gentle > MOST_VERSIONS) return false
-  const most = TEACHER_POINTS + ASSISTANT_POINTS * helpers.length
+  const most = eyesOf(helpers)
   return [...new Set(people.map((p) => p.wave))].every((wave) => {
     const up = people.filter((p) => p.variantId !== null && (p.every || p.wave === wave))
     const versions = up.flatMap((p) => [p.variantId, p.then].flatMap((id) => variantOf(id) ?? []))
     const working = new Set(versions.filter((v) => !v.gentle))
-    const eyes = up.reduce((sum, p) => {
-      const points = [p.variantId, p.then].map((id) => variantOf(id)?.points ?? 0)
-      return sum + Math.max(...points)
-    }, 0)
-    const waiting = people.length - up.length
-    return working.size <= MOST_AT_ONCE && eyes + LIGHT_POINTS * waiting <= most
+    const each = up.map((p) => Math.max(...[p.variantId, p.then].map((id) => variantOf(id)?.points ?? 0)))
+    const eyes = each.reduce((sum, points) => sum + (points > LIGHT_POINTS ? points : 0), 0)
+    const light = people.length - each.filter((points) => points > LIGHT_POINTS).length
+    return working.size <= MOST_AT_ONCE && eyes + lightPoints(light, most) <= most
   })
 }

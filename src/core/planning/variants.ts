@@ -1,3 +1,4 @@
+import { answersTo, namesIn } from '../practice/after'
 import { callsFor, isTry } from '../practice/ask'
 import { holdSeconds, leastSeconds, TEMPO_S } from '../practice/dose'
 import type { Library } from '../practice/library'
@@ -42,6 +43,8 @@ export type Variant = {
   /** Warm-ups that its loads call for, and counterposes they owe, as bits in the practice's order. */
   readonly warm: number
   readonly owes: number
+  /** Stages that it follows on directly. */
+  readonly follows: readonly string[]
   /** So light that it needs hardly an eye. */
   readonly gentle: boolean
   readonly justBefore: boolean
@@ -77,6 +80,9 @@ function stageVariant(practice: Library, stage: Stage): Variant {
   return {
     ...base(practice, setups[0] ?? null, load, dose, { id: stage.id, load }),
     stays: isStay(practice, stage),
+    follows: practice.stages
+      .filter((s) => namesIn(stage.after).some((name) => answersTo(s.id, name)))
+      .map((s) => s.id),
     id: stage.id,
     kind: 'stage',
     family: stage.family,
@@ -158,6 +164,7 @@ function base(
     // What is stayed in for minutes is nobody else's meanwhile either.
     rig: (setup?.rig ?? false) || (dose.seconds?.value ?? 0) >= STAYS_S,
     stays: false,
+    follows: [],
     bill: (setup?.bill ?? [])
       .filter((line) => !line.optional && (COUNTED_KINDS as readonly string[]).includes(line.prop))
       .map((line) => ({ kind: line.prop, count: line.count })),

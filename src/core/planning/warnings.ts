@@ -1,7 +1,9 @@
 import type { Brief } from '../classes/brief'
 import { isWork, type PlanBlock, type PlanWarning, type Work } from '../classes/plan'
 import type { Composed } from './compose'
+import { eyesOf } from './deal'
 import type { Model } from './model'
+import { LIGHT_POINTS } from './variants'
 
 /** Minutes in hand that nobody needs to hear about, s. */
 const IN_HAND_S = 120
@@ -19,6 +21,7 @@ export function warningsOf(
   const works = blocks.filter(isWork)
   return [
     ...unknown(model, brief),
+    ...manyForEyes(model),
     ...works.flatMap(({ purpose, people }) =>
       people
         .filter((p) => p.variantId === null)
@@ -42,6 +45,12 @@ function unknown(model: Model, { people }: Brief): PlanWarning[] {
     ...(notAsked > 0 ? [{ code: 'not-asked' as const, people: notAsked }] : []),
     ...(isNew > 0 ? [{ code: 'unknown' as const, people: isNew }] : []),
   ]
+}
+
+/** Above so many half the room is on floor work, whoever they are. */
+function manyForEyes({ people, helpers }: Model): PlanWarning[] {
+  const most = Math.floor(eyesOf(helpers) / 2 / LIGHT_POINTS)
+  return people.length > most ? [{ code: 'many-for-eyes', people: people.length, most }] : []
 }
 
 /** What the teacher fixed and the plan could not keep. */

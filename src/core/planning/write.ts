@@ -1,6 +1,7 @@
 import type { Brief } from '../classes/brief'
 import type { Doing, Plan, PlanBlock, Together, TogetherKind, Work } from '../classes/plan'
 import { turnsOf, WAITING } from '../classes/plan'
+import { climbing } from './climb'
 import type { Item } from './compose'
 import type { Placed } from './evaluate'
 import type { Found } from './first-plan'
@@ -9,7 +10,7 @@ import type { Model } from './model'
 import { needsNothing } from './options'
 import type { Config } from './skeleton'
 import { staggered, type Stagger } from './stagger'
-import { stepping } from './stepping'
+import { stepping, type Prepared } from './stepping'
 import type { Variant } from './variants'
 import { warningsOf } from './warnings'
 
@@ -26,6 +27,10 @@ export function writePlan(model: Model, given: Brief, { state, outcome }: Found)
     return stagger
   })
   const more = spareFor({ ...outcome, leftS }, model.minutes)
+  const prepared = {
+    warm: outcome.blocks.reduce((mask, { value }) => mask | value.warm, 0),
+    owes: outcome.blocks.reduce((mask, { value }) => mask | value.owes, 0),
+  }
   const blocks: PlanBlock[] = []
   let at = 0
   const together = (kind: TogetherKind, seconds: number, items: readonly Item[] = []): void => {
@@ -43,6 +48,7 @@ export function writePlan(model: Model, given: Brief, { state, outcome }: Found)
       config: configOf(model, state, placed),
       startS: at,
       stagger: starts[i],
+      prepared,
     })
     blocks.push(block)
     at += block.seconds
@@ -122,9 +128,19 @@ function configOf({ slots }: Model, { config }: Found['state'], { slot }: Placed
   return found
 }
 
-type Run = { readonly config: Config; readonly startS: number; readonly stagger: Stagger | undefined }
+type Run = {
+  readonly config: Config
+  readonly startS: number
+  readonly stagger: Stagger | undefined
+  readonly prepared: Prepared
+}
 
-function workOf(model: Model, brief: Brief, placed: Placed, { config, startS, stagger }: Run): Work {
+function workOf(
+  model: Model,
+  brief: Brief,
+  placed: Placed,
+  { config, startS, stagger, prepared }: Run,
+): Work {
   const { slot, value, setupS } = placed
   const { purpose } = model.slots[slot] ?? {}
   const longerS = stagger?.longerS ?? 0
@@ -141,17 +157,20 @@ function workOf(model: Model, brief: Brief, placed: Placed, { config, startS, st
         }
       : doing
   })
+  const kind = purpose?.kind ?? 'skill'
+  const workS = value.workS + longerS
+  const onto = stepping(model, brief, withMats(brief, people, model), prepared)
   return {
-    kind: purpose?.kind ?? 'skill',
+    kind,
     purpose: purpose?.id ?? '',
     startS,
     seconds: setupS + value.seconds + longerS * cycles,
     setupS,
     sets: config.sets,
     waves: config.waves,
-    workS: value.workS + longerS,
+    workS,
     gapS,
-    people: stepping(model, brief, withMats(brief, people, model)),
+    people: climbing(model, brief, { kind, workS, waves: config.waves }, onto),
   }
 }
 
@@ -206,6 +225,7 @@ function doingOf(
     ...{ variantId: variant.id, setupId: variant.setupId, tries: variant.tries, sides: variant.sides },
     every: false,
     after: 0,
+    climb: [],
     then: null,
     sideFirst: weaker[variant.id] ?? null,
     props: [...variant.bill],

@@ -159,6 +159,8 @@ export function describePlanWarning(
       return `${count(warning.people, 'person is', 'people are')} new to you: they get the gentle track until you place or check them.`
     case 'waits':
       return `${nameOf(warning.studentId)} has no version open in “${blockTitle(practice, kindOf(warning.purpose), warning.purpose)}”: rest, watching or holding props.`
+    case 'many-for-eyes':
+      return `${warning.people} people are more than the eyes in the room go round (${warning.most}): a few at a time are at their step, the others lie, rest or do floor work that needs no watching. An assistant lets more of them up; so do two shorter classes.`
     case 'minutes-left':
       return `${Math.round(warning.seconds / 60)} minutes are left over: a longer rest, or something of your own.`
     case 'warm-up-trimmed':

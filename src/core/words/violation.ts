@@ -29,6 +29,8 @@ export const VIOLATION_WORDS: Told = {
   'twice-at-once': (v, say) => `${say.name(v.studentId)} is in two places at once.`,
   closed: (v, say) =>
     `${say.name(v.studentId)}: ${say.what(v.variantId)} is closed to them that day. Plan again, or give another version.`,
+  'climb-unfit': (v, say) =>
+    `${say.what(v.variantId)} does not belong on the way of ${say.name(v.studentId)} tonight.`,
   'stepped-too-far': (v, say) => `${say.what(v.variantId)} is no step for ${say.name(v.studentId)} tonight.`,
   'stepped-too-often': (v, say) => `${say.name(v.studentId)} steps on too often for one night.`,
   'above-decision': (v, say) =>

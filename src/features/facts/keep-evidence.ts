@@ -113,7 +113,9 @@ function faultsKnown({ practice }: Context, faults: readonly string[]): boolean 
 /** The setup that the plan gave somebody for a stage, where it did. */
 function setupInPlan(plan: Plan, { studentId, stageId }: FactOf<'attempt'>): string | null {
   const doings = plan.blocks.flatMap((block) => doingsOf(block))
-  return doings.find((d) => d.studentId === studentId && d.variantId === stageId)?.setupId ?? null
+  const own = doings.filter((d) => d.studentId === studentId)
+  const planned = own.find((d) => d.variantId === stageId)
+  return (planned ?? own.flatMap((d) => d.climb).find((r) => r.variantId === stageId))?.setupId ?? null
 }
 
 function readValues(

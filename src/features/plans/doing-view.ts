@@ -4,6 +4,7 @@ import type { Brief, BriefPerson } from '@/core/classes/brief'
 import type { Doing, Plan, Work } from '@/core/classes/plan'
 import type { Picture } from '@/core/figure/picture'
 import { pictureFor } from '@/core/figure/picture-of'
+import type { Body } from '@/core/body/estimate'
 import { isTry } from '@/core/practice/ask'
 import { findById } from '@/core/practice/find'
 import type { Library } from '@/core/practice/library'
@@ -13,6 +14,8 @@ import { hopedDoing } from '@/core/planning/hope'
 import { barsStage } from '@/core/screening/stage-limits'
 import { waysOut } from '@/core/screening/ways-out'
 import { describeTouch } from '@/core/words/floor'
+import { describeClimb } from '@/core/words/climb'
+import { stageName } from '@/core/words/reason'
 import { describeHope } from '@/core/words/hope'
 import { describeChange, NOTHING_OPEN } from '@/core/words/plan'
 import { describePieces } from '@/core/words/setup'
@@ -33,6 +36,10 @@ export type DoingView = {
   cue: string
   /** Their own turns, by breath and limits. */
   dose: string
+  /** What they pass in their first turns on the way to it; empty where they begin with it. */
+  climb: string
+  /** Figures of that way: what is passed, what is worked at, what comes once it is clean; empty where it is one thing. */
+  way: { name: string; picture: Picture | null }[]
   /** How a limit changes it; empty where none does, or on a private screen. */
   changed: string
   /** What places hands and props for this body; empty without a height. */
@@ -110,6 +117,8 @@ export function doingView(doing: Doing, block: Work, view: View): DoingView {
     what: what?.name ?? NOTHING_OPEN,
     cue: stage ? cueFor(practice, view.waysOf(studentId), stage) : (drill?.lookFor ?? ''),
     dose: describeTurns(doing, block, usualSeconds(block, what)),
+    climb: describeClimb(practice, doing),
+    way: wayOf(practice, doing, body ?? anyBody()),
     changed: changedWords(doing, view),
     numbers: ownNumbers(view.ctx, body, doing.setupId, view.waysOf(studentId)),
     props: describePieces(doing.props, studio),
@@ -121,6 +130,12 @@ export function doingView(doing: Doing, block: Work, view: View): DoingView {
     exit: (stage && waysOut(practice, stage, limitsOf(view, studentId))[0]?.name) ?? '',
     picture: variantId === null ? null : pictureFor(practice, variantId, body ?? anyBody()),
   }
+}
+
+function wayOf(practice: Library, { climb, variantId, then }: Doing, body: Body): DoingView['way'] {
+  const ids = [...climb.map((r) => r.variantId), variantId, then].flatMap((id) => (id === null ? [] : [id]))
+  if (ids.length < 2) return []
+  return ids.map((id) => ({ name: stageName(practice, id), picture: pictureFor(practice, id, body) }))
 }
 
 /** What limits somebody on the day of the class, as its brief has it. */

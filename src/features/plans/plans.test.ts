@@ -288,6 +288,20 @@ describe('a plan that is made while the studio goes on', () => {
     value(await app.plans.planAgain({ id, planId: v7() }))
     expect(calm).toHaveLength(1)
   })
+  it('is kept where people are tapped all the while and it still holds of them', async () => {
+    const id = await made()
+    const { saveProfile } = await import('@/db/students')
+    const { scope, clock } = await screen()
+    let breathS = 4
+    const seen = await meanwhile(() => {
+      breathS += 0.1
+      saveProfile(scope, WREN, { name: 'Wren', statureCm: null, breathS, measured: {} }, clock.today)
+      return Promise.resolve()
+    }, 99)
+    value(await app.plans.planAgain({ id, planId: v7() }))
+    expect(seen).toHaveLength(3)
+    expect((await see(id)).violations).toEqual([])
+  })
   it('is refused where that goes on, and nothing of the change stays', async () => {
     const id = await made({ roster: [INES, WREN, TOMAS, idOf('Ravi Ellender')] })
     const { saveFixed, findClass } = await import('@/db/classes')

@@ -80,7 +80,9 @@ export function roomBoard(ctx: Context, classId: string): RoomBoard | null {
     ),
     pictures: blocks.map((block) => {
       const ids = isWork(block)
-        ? block.people.flatMap((d) => (d.variantId === null ? [] : [d.variantId]))
+        ? block.people.flatMap((d) =>
+            d.variantId === null ? [] : [...d.climb.map((r) => r.variantId), d.variantId],
+          )
         : block.items.map((i) => i.id)
       return [...new Set(ids)].slice(0, MOST_FIGURES).map(drawn)
     }),

@@ -4,6 +4,8 @@ import { describeHope } from '@/core/words/hope'
 import { hopedDoing } from '@/core/planning/hope'
 import { describeThen } from '@/core/words/step-onto'
 import { doingsOf, isWork, WAITING, type Doing, type Work } from '@/core/classes/plan'
+import { pathOf } from '@/core/planning/climb'
+import { describeNextRung } from '@/core/words/climb'
 import { ownWarmUp } from '@/core/planning/own-warm-up'
 import { placeName } from '@/core/words/turns'
 import { formatDay, type Day } from '@/core/day'
@@ -49,6 +51,9 @@ export type Recorded = Pick<
   'id' | 'studentId' | 'stageId' | 'outcome' | 'level' | 'faults' | 'exitControlled' | 'endedBy'
 >
 
+/** A climb: what `work` says of somebody, with the rungs before and after it. */
+export type Climb = { readonly path: readonly StageBrief[]; readonly top: number }
+
 export type TeachData = {
   classId: string
   title: string
@@ -57,6 +62,8 @@ export type TeachData = {
   titles: string[]
   /** The group's own breath, s. */
   breathS: number | null
+  /** By block: of whoever climbs, the way from its foot to its end, with the place of what they work at in it. */
+  climbs: Record<string, Climb>[]
   /** What happened so far, as the server has it. */
   events: ClassEvent[]
   people: TeachPerson[]
@@ -90,6 +97,20 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
   const notes = privacy.hidden ? new Map<string, NoteLine>() : lastNotes(scope, record.roster)
   const together = togetherIn(practice, plan, (id) => judge.tonight(id))
   const attempts = triesOf(scope, classId)
+  /** What somebody does on a rung of their way in a block; the way's own end says what comes after it, and what is hoped. */
+  const briefOf = (block: Work, doing: Doing, rung: Doing, next = ''): StageBrief =>
+    stageBrief(ctx, judge, rung, students.get(doing.studentId), {
+      block,
+      then: rung === doing ? describeThen(practice, stepOf(file.brief, doing)) : next,
+      hope:
+        rung === doing
+          ? describeHope(practice, hopedDoing(file.hoped, block, doing), block, file.brief?.room)
+          : '',
+      place: placeName(doing.place, file.brief?.room),
+      waiting: block.waves > 1 ? (drillOf(practice, doing.waiting)?.name ?? '') : '',
+      helper:
+        rung.helper === null ? '' : rung.helper === 'teacher' ? 'you' : (helpers.get(rung.helper) ?? ''),
+    })
   return {
     classId,
     title: record.title,
@@ -114,26 +135,21 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
         owes: late.has(id) ? owedBy(ctx, file, id) : [],
       })),
     work: plan.blocks.map((block) =>
-      !isWork(block)
-        ? {}
-        : Object.fromEntries(
-            block.people.map((doing) => [
-              doing.studentId,
-              stageBrief(ctx, judge, doing, students.get(doing.studentId), {
-                block,
-                then: describeThen(practice, stepOf(file.brief, doing)),
-                hope: describeHope(practice, hopedDoing(file.hoped, block, doing), block, file.brief?.room),
-                place: placeName(doing.place, file.brief?.room),
-                waiting: block.waves > 1 ? (drillOf(practice, doing.waiting)?.name ?? '') : '',
-                helper:
-                  doing.helper === null
-                    ? ''
-                    : doing.helper === 'teacher'
-                      ? 'you'
-                      : (helpers.get(doing.helper) ?? ''),
-              }),
-            ]),
-          ),
+      isWork(block) ? Object.fromEntries(block.people.map((d) => [d.studentId, briefOf(block, d, d)])) : {},
+    ),
+    climbs: plan.blocks.map((block) =>
+      isWork(block)
+        ? Object.fromEntries(
+            block.people.flatMap((d): [string, Climb][] => {
+              const path = pathOf(practice, file.brief, block, d)
+              if (path.length < 2) return []
+              const rungs = path.map((rung, i) =>
+                briefOf(block, d, rung, describeNextRung(practice, path[i + 1]?.variantId ?? null)),
+              )
+              return [[d.studentId, { path: rungs, top: d.climb.length }]]
+            }),
+          )
+        : {},
     ),
     recorded: attempts.map(({ id, studentId, stageId, outcome, level, faults, exitControlled, endedBy }) => ({
       ...{ id, studentId, stageId, outcome, level, exitControlled, endedBy },

@@ -26,8 +26,11 @@ export function watched(practice: Library, brief: Brief, plan: Plan): Violation[
     const teacher = helped.some((p) => p.helper === 'teacher')
     const busy = new Set(helped.map((p) => p.helper)).size - (teacher ? 1 : 0)
     const alone = up.filter((p) => p.helper === null).map((p) => pointsOf(practice, brief, p))
-    const sum = alone.reduce((a, b) => a + b, 0) + (teacher ? 0 : LIGHT * (block.people.length - up.length))
     const most = (teacher ? SPOTTING : TEACHER) + ASSISTANT * (brief.helpers.length - busy)
+    const light = alone.filter((n) => n <= LIGHT).length + (teacher ? 0 : block.people.length - up.length)
+    const work = alone.reduce((a, b) => a + (b > LIGHT ? b : 0), 0)
+    // All who rest, wait or work lightly take half of the room's eyes at most.
+    const sum = work + Math.min(LIGHT * light, (TEACHER + ASSISTANT * brief.helpers.length) / 2)
     if (sum > most + 1e-6 || (teacher && alone.some((n) => n > 1)))
       found.push({ code: 'unwatched', atS, points: sum, most })
   }

@@ -28,7 +28,12 @@ const change = (kind: BlockKind, how: (block: never) => Part, plan: Plan = good)
 })
 const people = (kind: BlockKind, how: (doing: Doing, i: number) => Partial<Doing>, plan: Plan = good): Plan =>
   change(kind, ({ people: all }: Work) => ({ people: all.map((d, i) => ({ ...d, ...how(d, i) })) }), plan)
-const only = (who: string, part: Partial<Doing>) => (d: Doing) => (d.studentId === who ? part : {})
+const only = (who: string, part: Partial<Doing>) => (d: Doing) =>
+  d.studentId === who ? { climb: [], ...part } : {}
+const rung = (variantId: string, part: Partial<Doing['climb'][number]> = {}): Doing['climb'][number] => ({
+  ...{ variantId, setupId: null, holdS: 10, reps: 1, sides: false, props: [] },
+  ...part,
+})
 const kick: Partial<Doing> = {
   ...{
     variantId: 'FS-10b',
@@ -57,7 +62,7 @@ function steppedTwice(): [Plan, Brief] {
   const newcomers = base.people.map((p) => ({
     ...p,
     firstMonth: true,
-    families: { ...p.families, FS: p.families.FS && { ...p.families.FS, onto } },
+    families: { ...p.families, FS: p.families.FS && { ...p.families.FS, open: ['FS-03c'], onto } },
   }))
   const skill = people('skill', only('p7', { variantId: 'FS-03c', then: 'FS-04' }))
   return [
@@ -80,6 +85,20 @@ const cases: [Violation['code'], Plan, Brief?][] = [
     'closed',
     good,
     { ...base, people: base.people.map((p) => ({ ...p, limits: limited('EYE-P', 'FEVER').caps })) },
+  ],
+  ['climb-unfit', people('skill', only('p1', { variantId: 'FS-04', turns: 4, climb: [rung('FS-10b')] }))],
+  ['climb-unfit', people('skill', only('p1', { variantId: 'FS-09', turns: 4, climb: [rung('FS-14')] }))],
+  ['climb-unfit', people('skill', only('p1', { variantId: 'FS-04', turns: 2, climb: [rung('FS-02')] }))],
+  [
+    'climb-unfit',
+    people(
+      'skill',
+      only('p1', {
+        variantId: 'FS-04',
+        turns: 4,
+        climb: [rung('FS-02', { props: [{ kind: 'chair', count: 1 }] })],
+      }),
+    ),
   ],
   ['stepped-too-far', people('skill', only('p7', { then: 'FS-06' }))],
   ['stepped-too-far', people('skill', only('p1', { variantId: 'FS-09', then: 'FS-12' }))],

@@ -24,6 +24,7 @@ export type Violation =
       readonly overridden: boolean
     }
   /** Stepped onto tonight, and not of low stakes, not next, or not open (ruling 21). */
+  | Broken<'climb-unfit', 'studentId' | 'variantId'>
   | Broken<'stepped-too-far', 'studentId' | 'variantId'>
   | Broken<'stepped-too-often', 'studentId'>
   /** A limit changes it and the plan does not say how, or allows more than the limit. */

@@ -54,9 +54,13 @@ export function* momentsOf(plan: Plan): Generator<Moment> {
     let atS = block.startS + block.setupS
     for (let set = 1; set <= block.sets; set += 1)
       for (let wave = 1; wave <= block.waves; wave += 1) {
-        const up = block.people.filter(
-          (p) => p.variantId !== null && (p.every || p.wave === wave) && p.turns >= set,
-        )
+        const up = block.people
+          .filter((p) => p.variantId !== null && (p.every || p.wave === wave) && p.turns >= set)
+          .map((p) => {
+            // Whoever climbs is on a rung below in the first turns; the hands that are theirs stay theirs.
+            const rung = p.climb[set - 1]
+            return rung ? { ...p, variantId: rung.variantId, props: rung.props, helper: null } : p
+          })
         yield { atS, endS: atS + block.workS, block, up }
         atS += block.workS + block.gapS
       }

@@ -94,7 +94,7 @@ function Lanes({ lanes, waves }: { lanes: readonly Lane[]; waves: number }) {
 /** Who does a version: those who do the same of it in the same words stand together. */
 function Who({ people, waves }: { people: readonly DoingView[]; waves: number }) {
   const said = (d: DoingView): string =>
-    [d.dose, d.props, d.helper === '' ? '' : `With ${d.helper} beside.`, d.changed, d.then, d.hope]
+    [d.climb, d.dose, d.props, d.helper === '' ? '' : `With ${d.helper} beside.`, d.changed, d.then, d.hope]
       .filter((t) => t !== '')
       .join(' ')
   const groups = new Map<string, DoingView[]>()

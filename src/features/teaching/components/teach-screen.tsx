@@ -3,7 +3,7 @@
 import { Button, Group, Stack, Text } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { Link } from '@/ui/link'
-import { memo, useCallback, useMemo } from 'react'
+import { memo, useCallback, useMemo, useState } from 'react'
 import { stoppedBy } from '@/core/teaching/outcome'
 import { isWork, type PlanBlock } from '@/core/classes/plan'
 import { blockClock, isPaused } from '@/core/classes/run'
@@ -30,7 +30,8 @@ import { useBell } from './use-bell'
 import { useClassRun } from './use-class-run'
 import { useNow } from './use-now'
 import { owedNow, WarmsUpFirst } from './warms-up-first'
-import { cleanMark, stillGoing, turnsAt, upIn } from './whose-turn'
+import type { StageBrief } from '../stage-brief'
+import { cleanMark, doingIn, stillGoing, turnsAt, upIn } from './whose-turn'
 import { Notice } from '@/ui/notice'
 
 /** The class on the floor: before it, while it runs, and over. */
@@ -82,6 +83,23 @@ function useUp(
   }, [block, index, going])
 }
 
+/** What everybody does in the turn that is on, by what was seen before it. */
+function useDoing(
+  data: TeachData,
+  at: number,
+  index: number,
+  recorded: Taught['recorded'],
+): Readonly<Record<string, StageBrief>> {
+  const block = data.plan.blocks[at]
+  const set = block && isWork(block) ? Math.floor(index / block.waves) : 0
+  const turn = `${at} ${index}`
+  // What is tapped now counts from the next turn on.
+  const [before, setBefore] = useState({ turn, seen: recorded })
+  if (before.turn !== turn) setBefore({ turn, seen: recorded })
+  const { seen } = before
+  return useMemo(() => doingIn(data, at, set, seen), [data, at, set, seen])
+}
+
 /** One timer, whose turn it is, and a tap for what came of it. */
 function Running({ data, taught }: { data: TeachData; taught: Taught }) {
   const { titles } = data
@@ -94,7 +112,7 @@ function Running({ data, taught }: { data: TeachData; taught: Taught }) {
   // What gave everything so that the class ends in time is passed over.
   const next = plan.blocks.findIndex((b, i) => i > at && b.seconds > 0)
   const going = useMemo(() => stillGoing(data.people, recorded), [data.people, recorded])
-  const doing = data.work[at] ?? {}
+  const doing = useDoing(data, at, moment.turn?.index ?? 0, recorded)
   const up = useUp(block, moment.turn?.index, going)
   const paused = isPaused(run)
   const [{ counted }, keepCounted] = useKept('breath', { counted: false })
@@ -122,9 +140,9 @@ function Running({ data, taught }: { data: TeachData; taught: Taught }) {
         paused={paused}
       />
       <Phase block={block} moment={moment} going={going} cut={isCut(data.plan.blocks[at], block)} />
-      <Before {...{ data, taught, block, going }} index={moment.turn?.index ?? null} />
+      <Before {...{ taught, block, going, doing }} people={data.people} index={moment.turn?.index ?? null} />
       {breathing ? <Breath {...breathing} /> : null}
-      <Doing {...{ data, taught, block, up }} />
+      <Doing {...{ data, taught, block, up, doing }} />
       {failed === '' ? null : <Notice title={failed} />}
       <Onward {...{ at, next, happen }} title={titles[next] ?? ''} />
       <Hands {...{ data, taught, now, moment, counted, onCounted }} breath={breathing?.breath ?? null} />
@@ -171,18 +189,23 @@ const Onward = memo(function Onward({
 
 /** Who may go up in a free place, and who warms up first. */
 const Before = memo(function Before({
-  data,
+  people,
   taught,
   block,
   going,
+  doing,
   index,
-}: Omit<DoingProps, 'up'> & { going: readonly TeachPerson[]; index: number | null }) {
+}: Omit<DoingProps, 'up' | 'data'> & {
+  people: readonly TeachPerson[]
+  going: readonly TeachPerson[]
+  index: number | null
+}) {
   const at = taught.run.blockIndex
   return (
     <>
       {block && isWork(block) && index !== null ? (
         <FreePlaces
-          {...{ block, index, people: data.people, going, doing: data.work[at] ?? {} }}
+          {...{ block, index, people, going, doing }}
           owing={(p) => owedNow(p, at, taught.drilled).length > 0}
         />
       ) : null}
@@ -198,11 +221,12 @@ type DoingProps = {
   taught: Taught
   block: PlanBlock | undefined
   up: readonly TeachPerson[]
+  doing: Readonly<Record<string, StageBrief>>
 }
 
 /** What people do: together, or each their own with a tap for what came of it. Not drawn again by the ticking clock. */
-const Doing = memo(function Doing({ data, taught, block, up }: DoingProps) {
-  const { run, recorded, mark, undo } = taught
+const Doing = memo(function Doing({ data, taught, block, up, doing }: DoingProps) {
+  const { recorded, mark, undo } = taught
   if (!block) return null
   if (!isWork(block))
     return (
@@ -211,7 +235,6 @@ const Doing = memo(function Doing({ data, taught, block, up }: DoingProps) {
         <Together items={block.items} data={data} />
       </>
     )
-  const doing = data.work[run.blockIndex] ?? {}
   const inTurns = block.waves > 1
   return (
     <>
