@@ -1,4 +1,5 @@
 import { daysBetween, type Day } from '../day'
+import { afterSatisfied, answersTo, namesIn } from '../practice/after'
 import { EVIDENCE_WINDOW_DAYS, PLACEMENT_DAYS, type Attempt, type Evidence } from './evidence'
 import { isCleanWork } from './favourable'
 import { DAYS_BY_FALL, fallLevel } from './gate'
@@ -49,7 +50,9 @@ type Held = Omit<Standing, 'before'>
  */
 export function footingOf(ladder: Ladder, evidence: Evidence, asOf: Day): Footing {
   const held = [
-    ...ladder.stages.flatMap((stage) => heldByCleanDays(stage, evidence.attempts) ?? []),
+    ...ladder.stages
+      .flatMap((stage) => heldByCleanDays(stage, evidence.attempts) ?? [])
+      .filter((h) => !isSteppedOnto(ladder, evidence, h)),
     ...placed(ladder, evidence, asOf),
   ]
   if (held.length === 0) return { standing: null, bases: [], topId: null, layoff: null }
@@ -107,6 +110,24 @@ function heldByCleanDays(stage: Stage, attempts: readonly Attempt[]): Held | nul
       }
   }
   return null
+}
+
+/**
+ * Whether something was clean on no night but the one on which what it follows on was first clean itself: what is stepped onto
+ * is a day of evidence, never a standing (ruling 21).
+ */
+function isSteppedOnto(ladder: Ladder, { attempts, placements }: Evidence, { stageId, day }: Held): boolean {
+  const stage = ladder.stages.find((s) => s.id === stageId)
+  const names = stage ? namesIn(stage.after) : []
+  const clean = attempts.filter(isCleanWork)
+  if (!stage || !clean.some((a) => a.day === day && names.some((name) => answersTo(a.stageId, name))))
+    return false
+  const known = [
+    ...clean.filter((a) => a.day < day).map((a) => a.stageId),
+    ...placements.filter((p) => p.day <= day).map((p) => p.stageId),
+  ]
+  const before = new Set(known.flatMap((id) => (id === null ? [] : [...ladder.credits(id)])))
+  return !afterSatisfied(stage, before)
 }
 
 /** Weight on the head or the bent neck is proven on more than one day, however low the fall. */

@@ -137,3 +137,30 @@ describe('what may be stepped onto tonight', () => {
     )
   })
 })
+
+describe('what was stepped onto', () => {
+  const standing = (...facts: Parameters<typeof evidence>) =>
+    decide(practice, 'FS', 's', evidence(...facts), NO_LIMITS, TODAY).standing?.stageId ?? null
+  it('is a day of evidence and no standing on the night on which what it follows on was first clean too', () => {
+    expect(standing(did('FS-03c', 3), did('FS-04', 3))).toBe('FS-03c')
+    expect(standing(did('FS-03c', 10), did('FS-04', 3))).toBe('FS-04')
+    expect(standing(did('FS-03c', 3), did('FS-04', 3), did('FS-04', 1))).toBe('FS-04')
+    expect(standing(placed('FS-03c', 3), did('FS-03c', 3), did('FS-04', 3))).toBe('FS-04')
+  })
+  it('never gives a standing that the night before it would not have let somebody begin, whatever else is known', () => {
+    fc.assert(
+      fc.property(facts, fc.constantFrom(...FAMILIES.filter((f) => f !== 'AD')), (list, family) => {
+        const all = evidence(...list)
+        const { standing: now } = decide(practice, family, 's', all, NO_LIMITS, TODAY)
+        if (now?.by !== 'clean-days' || now.before) return
+        const stage = practice.stages.find((s) => s.id === now.stageId)
+        const nights = new Set(all.attempts.filter((a) => a.stageId === now.stageId).map((a) => a.day))
+        if (nights.size !== 1 || !stage || namesIn(stage.after).length === 0) return
+        const same = all.attempts.filter((a) => a.day === now.day && a.outcome === 'clean')
+        const earlier = all.attempts.some((a) => a.day < now.day) || all.placements.length > 0
+        const follows = same.some((a) => namesIn(stage.after).some((n) => a.stageId.startsWith(n)))
+        expect(follows && !earlier).toBe(false)
+      }),
+    )
+  })
+})
