@@ -61,6 +61,52 @@ export function composeWarmUp(model: Preparing, mask: number): Composed {
 }
 
 /**
+ * Another drill that prepares all that one of a warm-up does, for as many people, and is not in it yet; null where there is
+ * none. So nobody strengthens with what they warmed up with.
+ * @param model the class
+ * @param mask warm-ups that the class needs, as bits
+ * @param items the warm-up as it is
+ * @param by which drill, and those that come as strength
+ * @param by.id the drill
+ * @param by.avoid drills that come as strength
+ */
+export function otherDrill(
+  model: Preparing,
+  mask: number,
+  items: readonly Item[],
+  { id, avoid }: { readonly id: string; readonly avoid: ReadonlySet<string> },
+): string | null {
+  const blocks = model.warmups.filter(
+    (b, i) => (mask >> i) & 1 && i !== model.wayOut && b.drills.includes(id),
+  )
+  const needs = blocks.flatMap((b) => b.must.filter((need) => need.from.includes(id)))
+  const [first, ...rest] = blocks
+  const found = first?.drills.find(
+    (other) =>
+      !avoid.has(other) &&
+      !items.some((item) => item.id === other) &&
+      !model.settled.includes(other) &&
+      rest.every((b) => b.drills.includes(other)) &&
+      needs.every((need) => need.from.includes(other)) &&
+      (model.pieces[other]?.closedTo ?? Infinity) <= (model.pieces[id]?.closedTo ?? 0),
+  )
+  return found ?? null
+}
+
+/** A warm-up without what comes as strength, where other drills prepare the same. */
+export function withoutStrength(
+  model: Preparing,
+  mask: number,
+  items: readonly Item[],
+  avoid: ReadonlySet<string>,
+): readonly Item[] {
+  return items.reduce((now, item, i) => {
+    const other = avoid.has(item.id) ? otherDrill(model, mask, now, { id: item.id, avoid }) : null
+    return other === null ? now : now.with(i, { ...item, id: other })
+  }, items)
+}
+
+/**
  * The rehearsal of the way out, with a first small hop where something is kicked into (class-craft.md 3, phase 4): what is
  * rolled or slid out of is hopped into by nobody.
  * @param kicks what is kicked into from forearms or hands, as bits

@@ -1,7 +1,7 @@
 import type { Brief } from '../classes/brief'
 import { allTurns, inSet, isWork, type Doing, type Plan, type Together, type Work } from '../classes/plan'
 import type { Library } from '../practice/library'
-import { isTry } from '../practice/ask'
+import { isTry, usedFor } from '../practice/ask'
 import { TEMPO_S } from '../practice/dose'
 import { isOpenTo } from '../readiness/may'
 
@@ -81,7 +81,7 @@ export function readCraft(practice: Library, brief: Pick<Brief, 'people'>, plan:
   const warmed = strengthWarmed(works, togethers)
   const versions = Math.max(0, ...works.map((b) => versionsOf(b).size))
   const alone = aloneShare(works)
-  const unnamed = withoutNamed(brief, plan, works)
+  const unnamed = withoutNamed(practice, brief, plan, works)
   return [
     ask('filled', left, LEFT_S, Math.abs(left) <= LEFT_S),
     ask('own-work', median, OWN_MEDIAN, median >= OWN_MEDIAN),
@@ -164,7 +164,12 @@ function aloneShare(all: readonly Work[]): number {
 }
 
 /** Who does nothing of a named family, or of what leads to it, for two turns, though something of it is open to them. */
-function withoutNamed({ people }: Pick<Brief, 'people'>, { aim }: Plan, works: readonly Work[]): string[] {
+function withoutNamed(
+  practice: Library,
+  { people }: Pick<Brief, 'people'>,
+  { aim }: Plan,
+  works: readonly Work[],
+): string[] {
   if (aim.kind !== 'practice' && aim.kind !== 'workshop') return []
   return people
     .filter((person) => {
@@ -173,7 +178,8 @@ function withoutNamed({ people }: Pick<Brief, 'people'>, { aim }: Plan, works: r
       // What is stayed in is entered once.
       const stayed = new Set(works.filter((b) => b.kind === 'stay').flatMap((b) => b.people))
       return aim.families.some((family) => {
-        const open = person.families[family]?.open ?? []
+        const own = person.families[family]?.open ?? []
+        const open = own.length > 0 && family === 'SH' ? [...own, ...usedFor(practice, 'stay-raised')] : own
         const turns = done
           .filter((d) => d.variantId !== null && open.includes(d.variantId))
           .reduce((sum, d) => sum + (stayed.has(d) ? 2 : d.turns), 0)

@@ -1,6 +1,6 @@
 import type { WorkKind } from '../classes/fixed'
 import { blockValue, knownPart, TIERS, type BlockValue, type Tiers } from './block-value'
-import { composeClosing, composeWarmUp, composeWayOut, type Composed } from './compose'
+import { composeClosing, composeWarmUp, composeWayOut, type Composed, withoutStrength } from './compose'
 import type { Model } from './model'
 import { HEAD, NAPE, TRIES } from './part'
 import { spentAfter } from './spent'
@@ -123,7 +123,12 @@ export function evaluator(model: Model): {
     at += CHANGE_S + closing.seconds + frame.restS + frame.closeS
     const leftS = model.minutes * 60 - at
     acrossBlocks(model, placed, add)
-    add(7, WEIGHTS.warmedAlready * warmedAlready(model, placed, warm.items))
+    // Bought twice: strength that everybody has warmed up with, and that nothing else prepares for.
+    const strength = strengthIn(model, placed)
+    const items = warm.items.some((i) => strength.has(i.id))
+      ? withoutStrength(model, warmMask, warm.items, strength)
+      : warm.items
+    add(7, WEIGHTS.warmedAlready * items.filter((i) => strength.has(i.id)).length)
     keepsWarm(placed, warmEnd, add)
     if (leftS < 0) add(0, (WEIGHTS.overMinute * -leftS) / 60 + WEIGHTS.broken / 4)
     add(7, (WEIGHTS.unusedMinute * Math.max(0, leftS - 120)) / 60)
@@ -131,7 +136,7 @@ export function evaluator(model: Model): {
     unusedNeeds(model, state, add)
     const points = tiers.reduce((sum, t) => sum + t, 0)
     return {
-      ...{ points, leftS, warm, closing, blocks: placed },
+      ...{ points, leftS, warm: { ...warm, items }, closing, blocks: placed },
       tiers,
       wayOut: falling >= 0 ? wayOut : null,
       isLegal: (tiers[0] ?? 0) > -1e-9,
@@ -183,15 +188,13 @@ function ones(mask: number): number {
   return n
 }
 
-/** Versions of strength that everybody has warmed up with already: bought twice. */
-function warmedAlready(model: Model, placed: readonly Placed[], items: Composed['items']): number {
-  let found = 0
-  for (const { kind, value } of placed) {
-    if (kind !== 'train') continue
-    const done = new Set(value.parts.flatMap((part) => (part ? [part.v] : [])))
-    for (const v of done) if (items.some(({ id }) => id === model.variants[v]?.id)) found += 1
-  }
-  return found
+/** Drills that come as strength. */
+export function strengthIn(model: Model, placed: readonly Placed[]): ReadonlySet<string> {
+  return new Set(
+    placed.flatMap(({ kind, value }) =>
+      kind === 'train' ? value.parts.flatMap((part) => (part ? (model.variants[part.v]?.id ?? []) : [])) : [],
+    ),
+  )
 }
 
 /** Nape before head never; both in somebody's first month never. */

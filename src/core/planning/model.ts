@@ -142,7 +142,9 @@ export function buildModel(practice: Library, given: Brief): Model {
 /** To which of the class's families each variant leads; empty in a class that is for no pose. */
 function namedBy(practice: Library, { aim }: Brief, variants: readonly Variant[]): number[] {
   if (aim.kind !== 'practice' && aim.kind !== 'workshop') return []
-  const ladders = aim.families.map((f) => leadsTo(practice, f))
+  // Without a wall legs lie on a chair: the nearest there is to where shoulder stand begins.
+  const raised = usedFor(practice, 'stay-raised')
+  const ladders = aim.families.map((f) => new Set([...leadsTo(practice, f), ...(f === 'SH' ? raised : [])]))
   return variants.map(({ id }) => ladders.reduce((mask, l, i) => (l.has(id) ? mask | (1 << i) : mask), 0))
 }
 

@@ -61,6 +61,17 @@ function doseOf(kind: WorkKind, { workS }: Config, { holdS }: Option, turns: num
   return table[Math.min(turns, table.length - 1)] ?? 0
 }
 
+/** Blocks in which minutes at work count; at the peak it is turns at one's own step, however long others take at the wall. */
+const COUNTS_MINUTES: ReadonlySet<WorkKind> = new Set(['skill', 'support', 'train'])
+
+/** What a minute of something far below one's own work counts as one of it. */
+const FAR_MINUTE = 0.2
+
+/** How far a minute of it is a minute of one's own work. */
+function nearness({ fit }: Option): number {
+  return FAR_MINUTE + (1 - FAR_MINUTE) * Math.min(1, fit)
+}
+
 /** What one version brings. */
 export function partOf(model: Model, slot: Slot, config: Config, person: number, option: Option): Part {
   const { kind } = slot.purpose
@@ -73,16 +84,19 @@ export function partOf(model: Model, slot: Slot, config: Config, person: number,
   const pieces = variant.bill.reduce((sum, b) => sum + b.count, 0)
   const atWall = kind === 'peak' && option.bays > 0 && !variant.rig
   const flag = (on: boolean, bit: number): number => (on ? bit : 0)
+  const ownS = turns * Math.min(config.workS, workSeconds(variant, option))
   return {
     ...{ option, v: option.v, turns, dose, warm: variant.warm, owes: variant.owes },
     tries: turns * variant.tries,
-    workS: turns * Math.min(config.workS, workSeconds(variant, option)),
+    workS: ownS,
     needS: Math.min(config.workS, workSeconds(variant, option) + TRY_S * variant.tries),
     points: Float64Array.of(
       0,
       ((kind === 'stay' ? WEIGHTS.waitingToStay : WEIGHTS.waitingMinute) * Math.max(0, idle)) / 60 -
         option.outside,
-      WEIGHTS[kind] * someone.weight * option.fit * dose + (option.first ? WEIGHTS.firstTry : 0),
+      WEIGHTS[kind] * someone.weight * option.fit * dose +
+        (option.first ? WEIGHTS.firstTry : 0) +
+        (COUNTS_MINUTES.has(kind) ? (WEIGHTS.ownMinute * nearness(option) * ownS) / 60 : 0),
       (atWall ? WEIGHTS.wallTurn + WEIGHTS.wallDebt * someone.waited.wall : 0) +
         (option.helper ? WEIGHTS.helpDebt * someone.waited.help : 0),
       WEIGHTS.piece * pieces + (variant.rig ? WEIGHTS.rig : 0),

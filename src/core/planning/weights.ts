@@ -7,7 +7,7 @@ export const WEIGHTS = {
   /** A shape to rest in stayed in again; a third time costs again. */
   restAgain: -18,
   /** Somebody has nothing of a family that the class is for, though something of it is open to them. */
-  unnamed: -12,
+  unnamed: -24,
   waitingMinute: -0.15,
   /** For whoever lies and waits until others come out: groups one after the other want a reason. */
   waitingToStay: -0.5,
@@ -19,6 +19,8 @@ export const WEIGHTS = {
   /** Minutes in a supported shape: a second kind of peak. */
   stay: 30,
   train: 3,
+  /** A minute really at work, at one's own step; what lies far below it counts a part of that. */
+  ownMinute: 1.5,
   lacks: 20,
   firstTry: 4,
   /** Fair shares. */
@@ -33,7 +35,7 @@ export const WEIGHTS = {
   /** Taught to one person alone. */
   alone: -1,
   /** A drill of strength that everybody has warmed up with. */
-  warmedAlready: -8,
+  warmedAlready: -20,
   /** Waves where nothing is scarce: people wait for nothing. */
   idleWaves: -12,
   again: -1,

@@ -20,7 +20,8 @@ export function describeTurns(
   const { reps, holdS, tries } = doing
   if (block.kind === 'stay' && holdS !== null)
     return `Once, ${timeWords(holdS)}; then out by its steps, and lie flat.`
-  const turns = allTurns(block, doing)
+  // What is passed on the way is said beside it.
+  const turns = allTurns(block, doing) - doing.climb.length
   if (turns === 0) return ''
   const isLimited = (doing.change?.mostSeconds ?? null) !== null
   if (usualS >= STAYS_S && tries === 0 && !doing.sides && !isLimited)

@@ -125,11 +125,16 @@ export function doingView(doing: Doing, block: Work, view: View): DoingView {
     place: placeName(doing.place, view.brief?.room),
     shared: isShared(doing.place, view.brief?.room),
     helper: doing.helper === null ? '' : view.helperName(doing.helper),
-    waiting: block.waves > 1 && doing.waiting !== null ? findById(practice.drills, doing.waiting).name : '',
+    waiting: meanwhileWords(practice, doing, block),
     why: whyWords(doing, block, view),
     exit: (stage && waysOut(practice, stage, limitsOf(view, studentId))[0]?.name) ?? '',
     picture: variantId === null ? null : pictureFor(practice, variantId, body ?? anyBody()),
   }
+}
+
+/** What they do while others are up; empty where nobody waits. */
+function meanwhileWords(practice: Library, { waiting }: Doing, { waves }: Work): string {
+  return waves > 1 && waiting !== null ? findById(practice.drills, waiting).name : ''
 }
 
 function wayOf(practice: Library, { climb, variantId, then }: Doing, body: Body): DoingView['way'] {
