@@ -11,6 +11,7 @@ import { describeHope } from '@/core/words/hope'
 import { describeTouch } from '@/core/words/floor'
 import { halfMinutes } from '@/core/words/number'
 import { blockTitle, describeChange, NOTHING_OPEN, PART_DO, variantName } from '@/core/words/plan'
+import { describeClimb } from '@/core/words/climb'
 import { describeRun, describeTurns, placeName } from '@/core/words/turns'
 import { listAssistants } from '@/db/assistants'
 import { absentFrom } from '@/db/attendance'
@@ -136,6 +137,7 @@ function doingLine(
     what: doing.variantId === null ? NOTHING_OPEN : variantName(practice, doing.variantId),
     how: [
       place,
+      describeClimb(practice, doing),
       doing.variantId === null ? '' : describeTurns(doing, block),
       describeHope(practice, hopedDoing(hoped, block, doing), block, brief?.room),
     ]

@@ -49,6 +49,7 @@ export function stripsOf(plan: PlanView): Strip[] {
           ...{ at: block.at, word: block.word, what: d.what, picture: d.picture },
           lines: [
             where,
+            d.climb,
             d.dose,
             d.numbers,
             d.props,

@@ -28,8 +28,10 @@ export function waveWord({ wave, every }: Pick<DoingView, 'wave' | 'every'>): st
  */
 export function doingLine(
   { waves, kind }: BlockView,
-  { wave, every, place, dose, props, numbers, then, hope }: DoingView,
+  { wave, every, place, climb, dose, props, numbers, then, hope }: DoingView,
 ): string {
   const where = [waves > 1 ? waveWord({ wave, every }) : '', place].filter((t) => t !== '').join(', ')
-  return [where, dose, props, kind === 'train' ? '' : numbers, then, hope].filter((t) => t !== '').join(' · ')
+  return [where, climb, dose, props, kind === 'train' ? '' : numbers, then, hope]
+    .filter((t) => t !== '')
+    .join(' · ')
 }
