@@ -79,3 +79,39 @@ test('an empty studio to a first printed plan for ten people in at most 45 taps'
   for (const format of ['A4', 'Letter'] as const)
     expect([format, (await printed(page, format)).sheets]).toEqual([format, 2])
 })
+
+test('a day later somebody new pastes nine names and has tomorrow’s 75 minutes, in at most 25 presses', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  const fresh = await App.start({ demo: false })
+  try {
+    const taps = await countTaps(page)
+    const type = async (name: string, text: string): Promise<void> => {
+      await page.getByRole('textbox', { name, exact: true }).click()
+      await page.keyboard.insertText(text)
+    }
+    const began = Date.now()
+    await page.goto(fresh.address)
+    await type('Names, one on each line', [...PLACED.map(([name]) => name), ...NEW].slice(0, 9).join('\n'))
+    await page.getByRole('button', { name: 'Add these people' }).click()
+    await type('Clear wall', '6 m')
+    await type('Blocks', '9')
+    await page.getByRole('button', { name: 'Save the room' }).click()
+    await page.getByRole('link', { name: 'Plans' }).first().click()
+    await page.getByRole('link', { name: 'New class' }).click()
+    await page.getByLabel('Minutes').fill('75')
+    await page.getByRole('button', { name: 'Everybody' }).click()
+    await page.getByRole('button', { name: 'Make the plan' }).click()
+    await expect(page.getByText('9 people were never asked about health')).toBeVisible()
+    expect(await taps()).toBeLessThanOrEqual(25)
+    expect(await taps()).toBeGreaterThan(5)
+    // Five minutes are a person's; a machine that needs half a minute leaves them.
+    expect(Date.now() - began).toBeLessThan(60_000)
+    await expect(page.getByText('Rules that are broken')).toHaveCount(0)
+    await expect(page.getByText('Read as a teacher')).toBeVisible()
+    await expect(page.getByText('minutes are left over')).toHaveCount(0)
+  } finally {
+    await fresh.end()
+  }
+})

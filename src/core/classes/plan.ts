@@ -187,6 +187,7 @@ export function onRung(doing: Doing, rung: Rung): Doing {
   return {
     ...doing,
     ...rung,
+    turns: 1,
     tries: 0,
     sideFirst: null,
     sideMore: false,

@@ -4,6 +4,7 @@ import { FALLS, JUST_BEFORE, KICKS_FB, KICKS_WB, partOf, TRIES, type Part } from
 import { needsNothing } from './options'
 import { isStayed, secondsOf, turnSeconds, type Config } from './skeleton'
 import { COUNTED_KINDS } from '../props/stock'
+import { APART_S } from './stagger'
 import { LIGHT_POINTS } from './variants'
 import { WEIGHTS } from './weights'
 
@@ -21,6 +22,8 @@ export type BlockValue = {
   readonly deal: () => Deal | null
   readonly tiers: Tiers
   readonly seconds: number
+  /** Kept for starts one after the other, where several kick in a wave, s. */
+  readonly startsS: number
   /** A turn, as long as the slowest needs, s. */
   readonly workS: number
   /** Getting ready before it, s: the slowest decides. */
@@ -88,6 +91,7 @@ export function blockValue(
       )
     return dealt
   }
+  const workS = turnSeconds(config, needS)
   return {
     ...{ parts, deal, setupS, pieces, warm, owes, tiers, warmList: bitsOf(warm) },
     hasTries: (marks & TRIES) !== 0,
@@ -95,9 +99,23 @@ export function blockValue(
     kicks: marks & (KICKS_FB | KICKS_WB),
     justBefore: (marks & JUST_BEFORE) !== 0,
     helped: parts.some((part) => part?.option.helper),
-    workS: turnSeconds(config, needS),
+    workS,
+    startsS: startsSeconds(model, config, parts, workS),
     seconds: secondsOf(config, heavy !== 0, needS),
   }
+}
+
+/** What starts one after the other add to a block, at their usual distance, with kickers spread evenly over its waves. */
+function startsSeconds(
+  model: Model,
+  { sets, waves }: Config,
+  parts: readonly (Part | null)[],
+  workS: number,
+): number {
+  const needs = parts.flatMap((part) => (part && model.variants[part.v]?.kick ? [part.needS] : []))
+  if (needs.length < 2) return 0
+  const last = APART_S * (Math.ceil(needs.length / waves) - 1)
+  return sets * waves * Math.max(0, Math.ceil((last + Math.max(...needs) - workS) / 5) * 5)
 }
 
 /** Few versions, none for one person alone, and waves only where something is scarce. */

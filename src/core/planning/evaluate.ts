@@ -112,7 +112,7 @@ export function evaluator(model: Model): {
       const heavy = before && !isWayOut && heavyTwice(before, value)
       const setupS = Math.max(CHANGE_S, heavy ? HEAVY_REST_S : 0, value.setupS)
       placed.push({ slot, kind: kinds[slot] ?? 'skill', value, startS: at, setupS, wayOut: isWayOut })
-      at += setupS + value.seconds
+      at += setupS + value.seconds + value.startsS
       for (let t = 0; t < tiers.length; t += 1) tiers[t] = (tiers[t] ?? 0) + (value.tiers[t] ?? 0)
       add(4, WEIGHTS.keptPiece * kept)
       add(7, (WEIGHTS.changeoverMinute * setupS) / 60)

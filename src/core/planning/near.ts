@@ -67,7 +67,7 @@ function pricedBy(model: Model, before: Plan): Model {
 }
 
 /** What it costs that somebody does something else than before, points. */
-const CHANGED = 1
+const CHANGED = 2
 
 /** A plan said in a model: its blocks, lengths and versions, where the model has them. Null where it has not. */
 export function stateOf(model: Model, plan: Plan): State | null {

@@ -2,7 +2,7 @@ import type { Model } from './model'
 import type { Placed } from './evaluate'
 
 /** Between the starts of people in a wave who may need the teacher's hands, s (hour.md: two needed at once in 0.17 waves of three, not 0.91). */
-const APART_S = 20
+export const APART_S = 20
 
 /** How much longer the turns of a block are for it, s, and how long into a turn each person begins. */
 export type Stagger = { readonly longerS: number; readonly after: readonly number[] }
@@ -26,7 +26,7 @@ export function staggered(model: Model, { value }: Placed, cycles: number, spare
     ...waves.flatMap((own) => own.map((i, k) => k * APART_S + needS(i) - value.workS)),
   )
   const wholeS = Math.ceil(wantedS / 5) * 5
-  const longerS = wholeS * cycles <= spareS ? wholeS : 0
+  const longerS = Math.min(wholeS, Math.max(0, Math.floor(spareS / cycles / 5) * 5))
   const after = [...none.after]
   for (const own of waves)
     own.forEach((i, k) => {

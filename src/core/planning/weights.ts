@@ -20,7 +20,7 @@ export const WEIGHTS = {
   stay: 30,
   train: 3,
   /** A minute really at work, at one's own step; what lies far below it counts a part of that. */
-  ownMinute: 1.5,
+  ownMinute: 1,
   lacks: 20,
   firstTry: 4,
   /** Fair shares. */

@@ -19,7 +19,7 @@ export function writePlan(model: Model, given: Brief, { state, outcome }: Found)
   const brief = onTheHope(given)
   const { frame } = model
   // Starts one after the other come first out of what is over.
-  let leftS = outcome.leftS
+  let leftS = outcome.leftS + outcome.blocks.reduce((sum, { value }) => sum + value.startsS, 0)
   const starts = outcome.blocks.map((placed) => {
     const { sets, waves } = configOf(model, state, placed)
     const stagger = staggered(model, placed, sets * waves, leftS)

@@ -2,7 +2,7 @@ import { must } from '@/testing/bodies'
 import { WORKED } from '@/testing/worked-class'
 import type { Brief, BriefPerson } from '../classes/brief'
 import type { Change } from '../classes/change'
-import { isWork, type Doing, type Plan } from '../classes/plan'
+import { isWork, WAITING, type Doing, type Plan } from '../classes/plan'
 import { ownTurn } from '../planning/option'
 import { planClass } from '../planning/plan-class'
 import { turnOf, variantsOf } from '../planning/variants'
@@ -112,7 +112,10 @@ describe('in a class', () => {
   })
 
   it('begins and no more where the turn is short', () => {
-    const doing = { sides: true, turns: 2, reps: 1, holdS: 20, tries: 0, sideFirst: 'right', sideMore: false }
-    expect(describeTurns(doing as Doing, { waves: 1 })).toBe('2 turns: 20 s, each side, right first.')
+    const doing: Doing = {
+      ...{ ...WAITING, studentId: 's1', variantId: 'DR-cow-face-arms' },
+      ...{ sides: true, turns: 2, holdS: 20, sideFirst: 'right' },
+    }
+    expect(describeTurns(doing, { waves: 1 })).toBe('2 turns: 20 s, each side, right first.')
   })
 })

@@ -18,6 +18,7 @@ const world = demoWorld(DAY)
 const { v7, stamp } = ownDevice(51, DAY)
 const second = ownDevice(52, DAY)
 const tonight = world.classes.at(-1)?.id ?? ''
+const QUIET = { exitControlled: true, endedBy: null }
 const SHUT = { hidden: true, notesOpen: false }
 
 const load = async () => ({
@@ -210,6 +211,25 @@ describe('what the floor screen holds', () => {
       for (const { cue } of faults) expect(cue).toMatch(/\.$/)
     }
     expect(steps.some((s) => /cm/.test(s.numbers))).toBe(true)
+  })
+  it('whoever climbs is on the rung that what was seen before the turn leaves them on', async () => {
+    const { doingIn } = await import('./components/whose-turn')
+    const data = app.teach.teachData(await screen(), tonight)!
+    const at = data.climbs.findIndex((c) =>
+      Object.values(c).some(({ path, top }) => top > 0 && path.length > 1),
+    )
+    const [id, { path, top }] = Object.entries(data.climbs[at] ?? {}).find(([, c]) => c.top > 0)!
+    const seen = (stageId: string, outcome: 'clean' | 'not-yet') =>
+      ({ id: v7(), studentId: id, stageId, outcome, level: 'practised', faults: [], ...QUIET }) as const
+    const on = (set: number, ...tries: ReturnType<typeof seen>[]) => doingIn(data, at, set, tries)[id]?.id
+    expect(on(0)).toBe(path[0]?.id)
+    expect(on(top)).toBe(path[top]?.id)
+    expect(on(top)).toBe(data.work[at]?.[id]?.id)
+    expect(on(top, seen(path[0]?.id ?? '', 'not-yet'))).toBe(path[0]?.id)
+    expect(on(0, seen(path[0]?.id ?? '', 'clean'))).toBe(path[1]?.id)
+    // Each rung says its own dose and what comes next; only where they work are setups of the plan's choice.
+    expect(path[0]).toMatchObject({ taps: true, dose: expect.stringMatching(/^1 turn: /) })
+    expect(path[0]?.then).toContain('On to')
   })
   it('drills that were done, from any screen, and not what was taken back', async () => {
     const drilled = async () => app.teach.teachData(await screen(), tonight)?.drilled
