@@ -24,7 +24,7 @@ export const WEIGHTS = {
   lacks: 20,
   firstTry: 4,
   /** Fair shares. */
-  wallTurn: 0.5,
+  wallTurn: 6,
   wallDebt: 3,
   helpDebt: 2,
   /** Few moves, few versions, something new, minutes used. */
