@@ -1,61 +1,18 @@
 import type { Brief, BriefPerson } from '../classes/brief'
 import { onRung, type Doing, type Rung, type Work } from '../classes/plan'
 import type { Library } from '../practice/library'
-import { RUNGS, type LoadTag } from '../practice/schema'
-import { isOpenStage } from '../readiness/allowed'
-import { withPredecessors } from '../readiness/ladder'
-import { changeOn } from '../classes/change'
 import { MOST_AT_ONCE } from './deal'
 import type { Model } from './model'
 import { ownTurn } from './option'
+import { ONE_FROM, TWO_FROM } from './passable'
 import { variantsOf, type Variant } from './variants'
 
-/** From so many turns on, one and two of them are passed on rungs below: most are on what is worked at. */
-const [ONE_FROM, TWO_FROM] = [3, 5]
 /** Kinds of block in which people climb. */
 const CLIMBS: readonly Work['kind'][] = ['skill', 'peak']
 /** Rungs passed in a block that are nobody's own version, at most: each is explained to those who pass it together. */
 const MOST_SHARED = 2
 /** What passing a rung is worth, by how many rungs it lies below: nobody far on begins at the foot where a nearer one will do. */
 const NEAR = [0.9, 1, 0.9, 0.75, 0.5, 0.3]
-
-const known = new WeakMap<readonly Variant[], readonly (readonly number[])[]>()
-
-/**
- * By variant: what may be passed on the way to it (hour.md 1). Rungs of its own path that ask for nothing it does not: no
- * load beyond its own, no attempt, no piece or place that is not there already. So whoever is kept on one takes nothing
- * from anybody, and nothing has to be warmed up, unloaded or watched beyond what the way's end asks for.
- */
-export function passableOn(practice: Library, variants: readonly Variant[]): readonly (readonly number[])[] {
-  const before = known.get(variants)
-  if (before) return before
-  const stages = new Map(practice.stages.map((s) => [s.id, s]))
-  const made = variants.map((top): number[] => {
-    const stage = stages.get(top.id)
-    if (!stage || stage.like !== undefined || stage.rests === true) return []
-    const way = withPredecessors(practice.stages, top.id)
-    return variants.flatMap((v, at) => {
-      const rung = stages.get(v.id)
-      const isOn = v.id !== top.id && rung !== undefined && rung.like === undefined && way.has(v.id)
-      return isOn && isWithin(v, top) ? [at] : []
-    })
-  })
-  known.set(variants, made)
-  return made
-}
-
-function isWithin(rung: Variant, top: Variant): boolean {
-  const { load } = top
-  const lighter = Object.entries(rung.load).every(
-    ([tag, level]) => typeof level !== 'number' || level <= (load[tag as LoadTag] ?? 0),
-  )
-  const spares = rung.tires.every((tired, joint) => tired <= (top.tires[joint] ?? 0))
-  const stands = rung.stands === 'mat' || rung.stands === top.stands
-  const has = rung.bill.every(({ kind, count }) => top.bill.some((b) => b.kind === kind && b.count >= count))
-  const plain = rung.tries === 0 && !rung.helped && !rung.rig && !rung.stays
-  const nothingMore = (rung.warm & ~top.warm) === 0 && (rung.owes & ~top.owes) === 0
-  return lighter && spares && stands && has && plain && nothingMore && rung.points <= top.points
-}
 
 /** A rung that somebody could pass, with how far below it lies. */
 type Passable = { readonly v: number; readonly rung: Rung; readonly worth: number }
@@ -171,27 +128,6 @@ function fewAtOnce(model: Model, waves: number, people: readonly Doing[]): boole
 
 function indexOf({ variants }: Pick<Model, 'variants'>, id: string): number {
   return variants.findIndex((v) => v.id === id)
-}
-
-/** By variant: how high it stands on its ladder, 0 at the foot. */
-export function rungsOf(practice: Library, variants: readonly Variant[]): number[] {
-  const at = new Map(practice.stages.map((s) => [s.id, RUNGS.indexOf(s.rung)]))
-  return variants.map(({ id }) => at.get(id) ?? 0)
-}
-
-/** The rungs of a climb that are still open as they are to somebody, while most of their turns are left for its end. */
-export function stillClimbed(
-  practice: Library,
-  person: BriefPerson,
-  { climb, turns }: Doing,
-): readonly Rung[] {
-  const limits = { caps: person.limits, answered: person.answered }
-  return climb
-    .filter(({ variantId }) => {
-      const stage = practice.stages.find((s) => s.id === variantId)
-      return stage !== undefined && isOpenStage(practice, limits, stage) && changeOn(stage, limits) === null
-    })
-    .slice(0, turns >= TWO_FROM ? 2 : turns >= ONE_FROM ? 1 : 0)
 }
 
 /**

@@ -70,7 +70,7 @@ export function composeWarmUp(model: Preparing, mask: number): Composed {
  * @param by.id the drill
  * @param by.avoid drills that come as strength
  */
-export function otherDrill(
+function otherDrill(
   model: Preparing,
   mask: number,
   items: readonly Item[],

@@ -13,8 +13,8 @@ export type Deal = {
 }
 
 /** Watch points of one teacher, and of each assistant besides (class-craft.md 6). */
-export const TEACHER_POINTS = 8
-export const ASSISTANT_POINTS = 4
+const TEACHER_POINTS = 8
+const ASSISTANT_POINTS = 4
 /**
  * What those at light work, waiting or at rest take of the eyes: each a little, all of them half at most. Above a dozen the
  * room is halved (class-craft.md 6): half of the eyes go round the floor, half stay with who is up (docs/decisions/031).

@@ -189,7 +189,7 @@ function ones(mask: number): number {
 }
 
 /** Drills that come as strength. */
-export function strengthIn(model: Model, placed: readonly Placed[]): ReadonlySet<string> {
+function strengthIn(model: Model, placed: readonly Placed[]): ReadonlySet<string> {
   return new Set(
     placed.flatMap(({ kind, value }) =>
       kind === 'train' ? value.parts.flatMap((part) => (part ? (model.variants[part.v]?.id ?? []) : [])) : [],
