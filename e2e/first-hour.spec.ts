@@ -80,7 +80,7 @@ test('an empty studio to a first printed plan for ten people in at most 45 taps'
     expect([format, (await printed(page, format)).sheets]).toEqual([format, 2])
 })
 
-test('a day later somebody new pastes nine names and has tomorrow’s 75 minutes, in at most 25 presses', async ({
+test('nine names pasted, wall and blocks said: tomorrow’s 75 minutes in at most 25 presses', async ({
   page,
 }) => {
   test.setTimeout(120_000)
@@ -88,10 +88,10 @@ test('a day later somebody new pastes nine names and has tomorrow’s 75 minutes
   try {
     const taps = await countTaps(page)
     const type = async (name: string, text: string): Promise<void> => {
-      await page.getByRole('textbox', { name, exact: true }).click()
+      await page.getByLabel(name, { exact: true }).click()
+      await page.keyboard.press('ControlOrMeta+a')
       await page.keyboard.insertText(text)
     }
-    const began = Date.now()
     await page.goto(fresh.address)
     await type('Names, one on each line', [...PLACED.map(([name]) => name), ...NEW].slice(0, 9).join('\n'))
     await page.getByRole('button', { name: 'Add these people' }).click()
@@ -100,17 +100,20 @@ test('a day later somebody new pastes nine names and has tomorrow’s 75 minutes
     await page.getByRole('button', { name: 'Save the room' }).click()
     await page.getByRole('link', { name: 'Plans' }).first().click()
     await page.getByRole('link', { name: 'New class' }).click()
-    await page.getByLabel('Minutes').fill('75')
+    const day = page.getByLabel('Day', { exact: true })
+    const tomorrow = new Date(Date.parse(`${await day.inputValue()}T12:00:00Z`) + 86_400_000)
+    await day.click()
+    await day.fill(tomorrow.toISOString().slice(0, 10))
+    await type('Minutes', '75')
     await page.getByRole('button', { name: 'Everybody' }).click()
     await page.getByRole('button', { name: 'Make the plan' }).click()
     await expect(page.getByText('9 people were never asked about health')).toBeVisible()
     expect(await taps()).toBeLessThanOrEqual(25)
     expect(await taps()).toBeGreaterThan(5)
-    // Five minutes are a person's; a machine that needs half a minute leaves them.
-    expect(Date.now() - began).toBeLessThan(60_000)
     await expect(page.getByText('Rules that are broken')).toHaveCount(0)
-    await expect(page.getByText('Read as a teacher')).toBeVisible()
     await expect(page.getByText('minutes are left over')).toHaveCount(0)
+    const read = await page.getByText(/^Read as a teacher: \d+ of 12/).textContent()
+    expect(Number(/: (\d+) of/.exec(read ?? '')?.[1])).toBeGreaterThanOrEqual(11)
   } finally {
     await fresh.end()
   }

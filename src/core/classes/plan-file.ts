@@ -55,7 +55,12 @@ export function readPlanFile(
   if (!plan) return { ok: false, refusal: { code: 'no-plan-file' } }
   const works = plan.blocks.filter(isWork)
   const used = [
-    ...works.flatMap((b) => b.people.flatMap((p) => [p.variantId, p.setupId, p.waiting])),
+    ...works.flatMap((b) =>
+      b.people.flatMap((p) => [
+        ...[p.variantId, p.setupId, p.waiting, p.then],
+        ...p.climb.flatMap((rung) => [rung.variantId, rung.setupId]),
+      ]),
+    ),
     ...plan.blocks.flatMap((b) => (isWork(b) ? [] : b.items.map((i) => i.id))),
   ]
   const strange = [...new Set(used)].filter((id): id is string => id !== null && !known.has(id))

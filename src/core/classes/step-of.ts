@@ -1,5 +1,5 @@
 import type { StepOnto } from '../readiness/step-onto'
-import type { Brief } from './brief'
+import type { Brief, BriefPerson } from './brief'
 import type { Doing } from './plan'
 
 /**
@@ -12,10 +12,14 @@ export function stepOf(
 ): StepOnto | undefined {
   const person = brief?.people.find((p) => p.studentId === studentId)
   if (!person || then === null || variantId === null) return undefined
-  const reaches = Object.values(person.families)
-  const isOpen = reaches.some((r) => r.open.includes(then) && r.changed[then] === undefined)
+  const onto = Object.values(person.families).flatMap((r) => r.onto)
   return (
-    reaches.flatMap((r) => r.onto).find((o) => o.stageId === then && o.from === variantId) ??
-    (isOpen ? { stageId: then, from: variantId, shows: [] } : undefined)
+    onto.find((o) => o.stageId === then && o.from === variantId) ??
+    (openAsItIs(person, then) ? { stageId: then, from: variantId, shows: [] } : undefined)
   )
+}
+
+/** Open to somebody tonight, with no limit changing it. */
+export function openAsItIs({ families }: Pick<BriefPerson, 'families'>, stageId: string): boolean {
+  return Object.values(families).some((r) => r.open.includes(stageId) && r.changed[stageId] === undefined)
 }

@@ -1,17 +1,26 @@
 import { FEW, knownPart } from './block-value'
 import { minutesUsed, type Head, type Run } from './bound-minutes'
-import { MOST_AT_ONCE, MOST_VERSIONS, mostGentle } from './deal'
 import { Programme, type Term } from './lp'
 import { BESIDE_CM, type Model, type Slot } from './model'
 import { piecesFor } from './pieces'
 import { isStayed, type Config } from './skeleton'
-import { lightPoints } from './deal'
+import {
+  ASSISTANT_POINTS,
+  eyesOf,
+  lightPoints,
+  MOST_AT_ONCE,
+  MOST_FIRST,
+  mostGentle,
+  MOST_KICKERS,
+  MOST_VERSIONS,
+  SPOTTING_LEFT,
+  TEACHER_POINTS,
+} from './deal'
 import { LIGHT_POINTS } from './variants'
 import { OWN_WORK, WEIGHTS } from './weights'
 
-/** Watch points of a teacher and of each assistant, and what spotting takes of the teacher's (class-craft.md 6). */
-const [TEACHER, ASSISTANT, SPOT] = [8, 4, 6]
-const [MOST_KICKERS, MOST_FIRST] = [3, 1]
+/** What spotting takes of the teacher's eyes. */
+const SPOT = TEACHER_POINTS - SPOTTING_LEFT
 
 /**
  * A linear programme no plan of a class can be better than: it leaves out who is up in which wave, in which order blocks
@@ -160,26 +169,28 @@ function eyesOn(lp: Programme, model: Model, { config: { waves }, u, heads }: Ru
   }
   const times = (terms: readonly Term[], factor: number): Term[] =>
     terms.map(([name, n]) => [name, n * factor])
-  const most = TEACHER + ASSISTANT * assistants
+  const most = eyesOf(model.helpers)
   const unhelped = heads.filter((h) => !h.part.option.helper && h.part.option.points > 0)
-  const few = model.people.length * LIGHT_POINTS <= most / 2
-  const watched = unhelped
-    .filter((h) => few || h.part.option.points > LIGHT_POINTS)
-    .map((h): Term => [h.x, h.part.option.points])
-  lp.row([...watched, ...times(spots, SPOT), ...times(byOthers, ASSISTANT), [u, -waves * most]], '<=', 0)
-  // Where all of them would take more than half of the eyes, the rest of the row is what is so however many are up.
+  // All at light work take half of the eyes at most: where they would be more, only who is at their step is added up, and of
+  // the others what is so however many are up.
   const all = LIGHT_POINTS * model.people.length
   const isCapped = all > most / 2
+  const pointsAt = (points: number): number => (isCapped && points <= LIGHT_POINTS ? 0 : points)
+  const watched = unhelped.map((h): Term => [h.x, pointsAt(h.part.option.points)])
+  lp.row(
+    [...watched, ...times(spots, SPOT), ...times(byOthers, ASSISTANT_POINTS), [u, -waves * most]],
+    '<=',
+    0,
+  )
   const waits = isCapped ? lightPoints(Math.max(0, model.people.length - most), most) : all
-  const atWork = (points: number): number => (points > LIGHT_POINTS ? points : 0)
   lp.row(
     [
       ...heads.map((h): Term => {
-        const points = h.part.option.helper ? 0 : h.part.option.points
-        return [h.x, isCapped ? atWork(points) : points - LIGHT_POINTS]
+        const points = h.part.option.helper ? 0 : pointsAt(h.part.option.points)
+        return [h.x, isCapped ? points : points - LIGHT_POINTS]
       }),
       ...times(spots, SPOT - waits),
-      ...times(byOthers, ASSISTANT),
+      ...times(byOthers, ASSISTANT_POINTS),
       [u, waves * (waits - most)],
     ],
     '<=',

@@ -4,7 +4,7 @@ import type { Library } from '../practice/library'
 import { MOST_AT_ONCE } from './deal'
 import type { Model } from './model'
 import { ownTurn } from './option'
-import { ONE_FROM, TWO_FROM } from './passable'
+import { mayClimbTo, ONE_FROM, TWO_FROM } from './passable'
 import { variantsOf, type Variant } from './variants'
 
 /** Kinds of block in which people climb. */
@@ -65,13 +65,22 @@ function climbed(doing: Doing, could: readonly Passable[] | undefined, v: number
 
 function passableFor(model: Model, brief: Brief, doing: Doing, workS: number): Passable[] {
   const person = brief.people.find((p) => p.studentId === doing.studentId)
+  const track = model.people.find((p) => p.studentId === doing.studentId)?.track
   const top = doing.variantId === null ? -1 : indexOf(model, doing.variantId)
   const variant = model.variants[top]
-  if (!person || !variant || doing.every || doing.inPlace || doing.override !== null || doing.after > 0)
+  if (
+    !person ||
+    !track ||
+    !variant ||
+    doing.every ||
+    doing.inPlace ||
+    doing.override !== null ||
+    doing.after > 0
+  )
     return []
   return (model.passable[top] ?? []).flatMap((v) => {
     const under = model.variants[v]
-    if (!under || !isOpenAsItIs(person, under)) return []
+    if (!under || !mayClimbTo(person, track, under.id)) return []
     const { holdS, reps } = ownTurn(person, under, null, workS)
     const seconds = (holdS ?? 0) * reps * (under.sides ? 2 : 1)
     if (seconds > workS) return []
@@ -80,11 +89,6 @@ function passableFor(model: Model, brief: Brief, doing: Doing, workS: number): P
     const worth = NEAR[Math.max(0, below)] ?? 0.2
     return [{ v, worth, rung: { variantId, setupId, sides, holdS, reps, props: [...bill] } }]
   })
-}
-
-/** Open to somebody tonight, with no limit acting on it. */
-function isOpenAsItIs({ families }: BriefPerson, { id }: Variant): boolean {
-  return Object.values(families).some((reach) => reach.open.includes(id) && reach.changed[id] === undefined)
 }
 
 /** The rung that most pass together, the nearer the better; one that somebody works at anyhow counts them too. */

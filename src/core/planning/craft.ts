@@ -79,7 +79,7 @@ export function readCraft(practice: Library, brief: Pick<Brief, 'people'>, plan:
   const rest = secondsOf('rest', 'close') / (plan.minutes * 60)
   const same = sameRunning(works, ids)
   const warmed = strengthWarmed(works, togethers)
-  const versions = Math.max(0, ...works.map((b) => versionsOf(b).size))
+  const versions = Math.max(0, ...works.map((b) => atOnceIn(b)))
   const alone = aloneShare(works)
   const unnamed = withoutNamed(practice, brief, plan, works)
   return [
@@ -151,6 +151,14 @@ function strengthWarmed(works: readonly Work[], togethers: readonly Together[]):
 
 function versionsOf({ people }: Work): ReadonlySet<string> {
   return new Set(people.flatMap((p) => (p.variantId === null ? [] : [p.variantId])))
+}
+
+/** The most versions that are done beside each other in a set, rungs of climbs among them. */
+function atOnceIn(block: Work): number {
+  const bySet = Array.from({ length: block.sets }, (_, set) =>
+    versionsOf({ ...block, people: block.people.filter((p) => set < p.turns).map((p) => inSet(p, set)) }),
+  )
+  return Math.max(0, ...bySet.map((versions) => versions.size))
 }
 
 /** Share of versions, over all blocks, that one person does alone. */

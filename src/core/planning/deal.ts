@@ -13,8 +13,8 @@ export type Deal = {
 }
 
 /** Watch points of one teacher, and of each assistant besides (class-craft.md 6). */
-const TEACHER_POINTS = 8
-const ASSISTANT_POINTS = 4
+export const TEACHER_POINTS = 8
+export const ASSISTANT_POINTS = 4
 /**
  * What those at light work, waiting or at rest take of the eyes: each a little, all of them half at most. Above a dozen the
  * room is halved (class-craft.md 6): half of the eyes go round the floor, half stay with who is up (docs/decisions/031).
@@ -27,10 +27,10 @@ export function eyesOf(helpers: readonly unknown[]): number {
   return TEACHER_POINTS + ASSISTANT_POINTS * helpers.length
 }
 /** What is left of the teacher's while they spot: everybody else does one-point work at most. */
-const SPOTTING_LEFT = 2
+export const SPOTTING_LEFT = 2
 /** Kickers in sight, first tries and versions at once. */
-const MOST_KICKERS = 3
-const MOST_FIRST = 1
+export const MOST_KICKERS = 3
+export const MOST_FIRST = 1
 export const MOST_AT_ONCE = 3
 
 /** At most so many working versions a block, however many waves it has, and so many gentle ones: each has to be said. */

@@ -1,9 +1,10 @@
 import type { BriefPerson } from '../classes/brief'
 import { changeOn } from '../classes/change'
 import type { Doing, Rung } from '../classes/plan'
+import { openAsItIs } from '../classes/step-of'
 import { isOpenStage } from '../readiness/allowed'
 import type { Library } from '../practice/library'
-import { RUNGS, type LoadTag } from '../practice/schema'
+import { RUNGS, type Family, type LoadTag } from '../practice/schema'
 import { withPredecessors } from '../readiness/ladder'
 import type { Variant } from './variants'
 
@@ -67,4 +68,16 @@ export function stillClimbed(
       return stage !== undefined && isOpenStage(practice, limits, stage) && changeOn(stage, limits) === null
     })
     .slice(0, turns >= TWO_FROM ? 2 : turns >= ONE_FROM ? 1 : 0)
+}
+
+/**
+ * Whether somebody may be on a rung on the way to what they do, or after it: it is open to them as it is, and not what is
+ * offered to them in another family than the one they are advanced in (ruling 16).
+ * @param track the family they are advanced in
+ */
+export function mayClimbTo(person: BriefPerson, track: Family, stageId: string): boolean {
+  const isNewElsewhere = Object.entries(person.families).some(
+    ([family, r]) => family !== track && r.targetId === stageId && r.outcome !== 'step-back',
+  )
+  return openAsItIs(person, stageId) && !isNewElsewhere
 }

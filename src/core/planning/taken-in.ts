@@ -21,7 +21,7 @@ export function takenIn(practice: Library, plan: Plan, given: Brief): Plan {
         : block,
     ),
   }
-  const held = asItHolds(practice, bare, brief)
+  const held = withoutWay(practice, asItHolds(practice, bare, brief), brief)
   const out = new Set(
     validatePlan(practice, brief, held).flatMap((v) =>
       v.code === 'closed' || (v.code === 'above-decision' && !v.overridden)
@@ -30,4 +30,27 @@ export function takenIn(practice: Library, plan: Plan, given: Brief): Plan {
     ),
   )
   return asItHolds(practice, held, brief, (d) => out.has(`${d.studentId} ${d.variantId ?? ''}`))
+}
+
+/** Without the climbs that break a rule of theirs here: what is done stays, and the way to it and beyond it goes. */
+function withoutWay(practice: Library, plan: Plan, brief: Brief): Plan {
+  const wrong = new Set(
+    validatePlan(practice, brief, plan).flatMap((v) =>
+      v.code === 'climb-unfit' || v.code === 'stepped-too-far' || v.code === 'stepped-too-often'
+        ? [v.studentId]
+        : [],
+    ),
+  )
+  if (wrong.size === 0) return plan
+  return {
+    ...plan,
+    blocks: plan.blocks.map((block) =>
+      isWork(block)
+        ? {
+            ...block,
+            people: block.people.map((d) => (wrong.has(d.studentId) ? { ...d, climb: [], then: null } : d)),
+          }
+        : block,
+    ),
+  }
 }

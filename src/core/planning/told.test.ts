@@ -54,6 +54,14 @@ describe('a plan as a file', () => {
     ['{', 'no-json'],
     ['{}', 'no-plan-file'],
     [writePlanFile(about, plan).replaceAll('DR-arrive-scan', 'DR-dance'), 'unknown-ids'],
+    [writePlanFile(about, plan).replaceAll('"then": null', '"then": "FS-99"'), 'unknown-ids'],
+    [
+      writePlanFile(about, plan).replaceAll(
+        '"climb": []',
+        '"climb": [{ "variantId": "FS-99", "setupId": null, "holdS": 5, "reps": 1, "sides": false, "props": [] }]',
+      ),
+      'unknown-ids',
+    ],
     [writePlanFile(about, plan).replaceAll('"p1"', '"stranger"'), 'not-on-the-list'],
   ])('of another kind is refused with a sentence: %#', (text, code) => {
     const read = readPlanFile(text, known, roster)
@@ -82,6 +90,13 @@ describe('what came from elsewhere or changed since', () => {
     const locks = [{ studentId: 'p3', part: 'waves' as const, stageId: 'FS-09', reason: 'seen-it' as const }]
     const kept = takenIn(practice, withDoing({ variantId: 'FS-09', override: 'seen-it' }), { ...b, locks })
     expect(mine(kept, 'p3')).toMatchObject({ variantId: 'FS-09', override: 'seen-it' })
+  })
+  it('a file brings no way up with it that breaks a rule here: what is done stays', () => {
+    const rung = { variantId: 'FS-10b', setupId: null, holdS: 5, reps: 1, sides: false, props: [] }
+    const before = mine(plan, 'p3')
+    const taken = takenIn(practice, withDoing({ climb: [rung], then: 'FS-12' }), b)
+    expect(mine(taken, 'p3')).toMatchObject({ variantId: before.variantId, climb: [], then: null })
+    expect(validatePlan(practice, b, taken).map((v) => v.code)).not.toContain('climb-unfit')
   })
   it('a task for waiting that is closed by now is rest, and the validator finds one that is not', () => {
     const waits = withDoing({ waiting: 'DR-forward-fold' })

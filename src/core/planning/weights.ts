@@ -23,7 +23,7 @@ export const WEIGHTS = {
   ownMinute: 1,
   lacks: 20,
   firstTry: 4,
-  /** Fair shares. */
+  /** At the wall: somebody’s own step is there, and one wave on the floor leaves fewer waiting. Then fair shares. */
   wallTurn: 6,
   wallDebt: 3,
   helpDebt: 2,

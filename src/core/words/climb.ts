@@ -4,7 +4,7 @@ import { timeWords } from './dose'
 import { count } from './number'
 import { stageName } from './reason'
 
-/** What somebody passes in their first turns, as it is said: `First turn: short dog, 25 s. Then this.`; empty without a climb. */
+/** What somebody passes in their first turns, as it is said: `First turn: short dog (25 s); then this.`; empty without a climb. */
 export function describeClimb(practice: Library, { climb }: Pick<Doing, 'climb'>): string {
   if (climb.length === 0) return ''
   const rungs = climb.map(({ variantId, holdS, reps, sides }) => {
@@ -13,7 +13,7 @@ export function describeClimb(practice: Library, { climb }: Pick<Doing, 'climb'>
     const each = sides ? ', each side' : ''
     return `${stageName(practice, variantId)} (${[times, hold].filter((t) => t !== '').join(' ')}${each})`
   })
-  return `First ${climb.length === 1 ? 'turn' : 'two turns'}: ${rungs.join(', then ')}; after that this. Not yet: stay there a turn more.`
+  return `First ${climb.length === 1 ? 'turn' : 'two turns'}: ${rungs.join(', then ')}; then this. Where it is not yet clean: a turn more there.`
 }
 
 /** What comes after a rung of a climb, beside it. */

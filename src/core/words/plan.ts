@@ -160,7 +160,7 @@ export function describePlanWarning(
     case 'waits':
       return `${nameOf(warning.studentId)} has no version open in “${blockTitle(practice, kindOf(warning.purpose), warning.purpose)}”: rest, watching or holding props.`
     case 'many-for-eyes':
-      return `${warning.people} people are more than the eyes in the room go round (${warning.most}): a few at a time are at their step, the others lie, rest or do floor work that needs no watching. An assistant lets more of them up; so do two shorter classes.`
+      return `${warning.people} people are many to watch: above ${warning.most} only a few at a time work at their own step, the others lie, rest or do floor work that needs no watching. With another assistant more of them do; so they do in two shorter classes.`
     case 'minutes-left':
       return `${Math.round(warning.seconds / 60)} minutes are left over: a longer rest, or something of your own.`
     case 'warm-up-trimmed':

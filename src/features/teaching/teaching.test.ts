@@ -227,6 +227,11 @@ describe('what the floor screen holds', () => {
     expect(on(top)).toBe(data.work[at]?.[id]?.id)
     expect(on(top, seen(path[0]?.id ?? '', 'not-yet'))).toBe(path[0]?.id)
     expect(on(0, seen(path[0]?.id ?? '', 'clean'))).toBe(path[1]?.id)
+    // A class from paper offers the whole way to be entered, each rung once.
+    const paper = (await import('./wrap-queries')).sheetToEnter(await screen(), tonight)
+    const offered = paper?.people.find((p) => p.id === id)?.stages.map((stage) => stage.id) ?? []
+    expect(offered).toEqual(expect.arrayContaining(path.map((stage) => stage.id)))
+    expect(new Set(offered).size).toBe(offered.length)
     // Each rung says its own dose and what comes next; only where they work are setups of the plan's choice.
     expect(path[0]).toMatchObject({ taps: true, dose: expect.stringMatching(/^1 turn: /) })
     expect(path[0]?.then).toContain('On to')

@@ -177,14 +177,18 @@ export function recap(ctx: Context, classId: string): Recap | null {
       return {
         id,
         name: nameOf(id),
-        did: mine.map((doing) => {
-          const tries = attempts.filter((a) => a.studentId === id && a.stageId === doing.variantId)
-          return {
-            what: variantName(practice, doing.variantId ?? ''),
-            came: tries.length > 0 ? describeTries(tries) : '',
-            numbers: once(ownNumbers(ctx, body, doing.setupId, judge.approaches(id))),
-          }
-        }),
+        did: mine.flatMap((doing) =>
+          wayOf(doing).flatMap(({ variantId, setupId }) => {
+            const tries = attempts.filter((a) => a.studentId === id && a.stageId === variantId)
+            // On the way and beyond it only what was tried.
+            if (variantId !== doing.variantId && tries.length === 0) return []
+            return {
+              what: variantName(practice, variantId),
+              came: tries.length > 0 ? describeTries(tries) : '',
+              numbers: once(ownNumbers(ctx, body, setupId, judge.approaches(id))),
+            }
+          }),
+        ),
         rests,
         repeat: rests
           ? []
@@ -211,6 +215,12 @@ function doingsOfPerson(plan: Plan, studentId: string): Doing[] {
   return [...new Map(mine.map((d) => [d.variantId, d])).values()]
 }
 
+/** What somebody does in a block with the rungs before it and what may come after it. */
+function wayOf({ climb, variantId, setupId, then }: Doing): { variantId: string; setupId: string | null }[] {
+  const after = then === null ? [] : [{ variantId: then, setupId: null }]
+  return [...climb, ...(variantId === null ? [] : [{ variantId, setupId }]), ...after]
+}
+
 /** What is copied in from a sheet: in its order, everybody's steps of the hour. */
 export type SheetToEnter = {
   classId: string
@@ -232,8 +242,10 @@ export function sheetToEnter(ctx: Context, classId: string): SheetToEnter | null
     people: present(ctx, record).map((id) => ({
       id,
       name: nameOf(id),
-      stages: doingsOfPerson(file.plan, id).flatMap(({ variantId }) => {
-        const stage = practice.stages.find((s) => s.id === variantId)
+      stages: [
+        ...new Set(doingsOfPerson(file.plan, id).flatMap((d) => wayOf(d).map((rung) => rung.variantId))),
+      ].flatMap((stageId) => {
+        const stage = practice.stages.find((s) => s.id === stageId)
         return stage ? [{ id: stage.id, name: stage.name, ...toldOf(practice, stage.id) }] : []
       }),
     })),

@@ -138,9 +138,15 @@ function neck(practice: Library, person: BriefPerson, plan: Plan): Violation[] {
 function families(practice: Library, person: BriefPerson, plan: Plan): Violation[] {
   const onward = new Set(
     mine(plan, person).flatMap(({ doing }) => {
-      const stage = taught(practice, doing.variantId)?.stage
-      if (!stage || doing.inPlace || doing.override !== null) return []
-      return holds(practice, person, stage) || asksNothing(stage) ? [] : [parentOf(practice, stage)]
+      if (doing.inPlace || doing.override !== null) return []
+      const isOnward = (id: string | null, from: string): string[] => {
+        const stage = taught(practice, id)?.stage
+        if (!stage || stage.rung < from || asksNothing(stage)) return []
+        return holds(practice, person, stage) ? [] : [parentOf(practice, stage)]
+      }
+      // Beginning on a or b in a second family, on the way or after it, is no advance (ruling 16).
+      const way = [...doing.climb.map((r) => r.variantId), doing.then]
+      return [...isOnward(doing.variantId, 'a'), ...way.flatMap((id) => isOnward(id, 'c'))]
     }),
   )
   return onward.size > 1 ? [{ code: 'two-families', studentId: person.studentId }] : []

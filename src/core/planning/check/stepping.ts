@@ -78,8 +78,8 @@ function mayStep(practice: Library, person: BriefPerson, { variantId, then }: Do
   const before = [...all, ...some.flatMap((group) => group.of)]
   if (!before.some((name) => variantId === name || variantId.slice(0, 5) === name)) return false
   if (person.limits.some((l) => (what.load[l.tag] ?? 0) >= l.level && l.action !== 'watch')) return false
-  if (isOpen(person, what.id)) return !isTry(what)
-  if (FR > 1 || HB > 0 || NF > 1) return false
+  if (FR > 1 || HB > 0 || NF > 1 || isTry(what)) return false
+  if (isOpen(person, what.id)) return true
   return Object.values(person.families).some((reach) =>
     reach.onto.some((o) => o.stageId === then && o.from === variantId),
   )

@@ -100,6 +100,25 @@ const cases: [Violation['code'], Plan, Brief?][] = [
       }),
     ),
   ],
+  // What is open all the same is no step on where both feet leave the floor: a kick is planned, with its wall and its tries.
+  [
+    'stepped-too-far',
+    people('skill', (d) => ({
+      then: d.studentId === 'p1' ? 'FS-10b' : null,
+      ...only('p1', { variantId: 'FS-09' })(d),
+    })),
+    {
+      ...base,
+      people: base.people.map((p) =>
+        p.studentId === 'p1' && p.families.FS
+          ? {
+              ...{ ...p, answered: true, limits: [] },
+              families: { FS: { ...p.families.FS, open: ['FS-09', 'FS-10b'], changed: {} } },
+            }
+          : p,
+      ),
+    },
+  ],
   ['stepped-too-far', people('skill', only('p7', { then: 'FS-06' }))],
   ['stepped-too-far', people('skill', only('p1', { variantId: 'FS-09', then: 'FS-12' }))],
   ['stepped-too-often', ...steppedTwice()],
