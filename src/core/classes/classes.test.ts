@@ -36,7 +36,15 @@ describe('the documents of a class', () => {
     const run = foldRun([event('a', '1', 'started'), event('b', '2', 'block')])
     expect(runSchema.parse(written(run))).toEqual(run)
     expect(run).toEqual({
-      ...{ version: 1, state: 'running', blockIndex: 2, blockStartedMs: 5, startedMs: 5, holds: [] },
+      ...{
+        version: 1,
+        state: 'running',
+        blockIndex: 2,
+        blockStartedMs: 5,
+        startedMs: 5,
+        blockHlc: '2',
+        holds: [],
+      },
     })
     // One of before there were pauses is read too.
     const { startedMs: _s, holds: _h, ...older } = run

@@ -25,6 +25,8 @@ export const runSchema = z.strictObject({
   state: z.enum(['not-started', 'running', 'ended']),
   blockIndex: z.number().int(),
   blockStartedMs: z.number(),
+  /** The stamp of what began the block: other stamps are counted from it, since clocks of two devices differ. */
+  blockHlc: z.string().default(''),
   /** When the class began, ms; 0 before. */
   startedMs: z.number().default(0),
   /** Stretches in which the block's clock stands: a pause that goes on has no end yet, a minute more has one. */
@@ -33,7 +35,15 @@ export const runSchema = z.strictObject({
 export type Run = z.output<typeof runSchema>
 
 const NOT_BEGUN: Run = {
-  ...{ version: 1, state: 'not-started', blockIndex: 0, blockStartedMs: 0, startedMs: 0, holds: [] },
+  ...{
+    version: 1,
+    state: 'not-started',
+    blockIndex: 0,
+    blockStartedMs: 0,
+    blockHlc: '',
+    startedMs: 0,
+    holds: [],
+  },
 }
 
 /** Events in clock order, each counted once. */
@@ -47,7 +57,7 @@ export function foldRun(events: readonly ClassEvent[]): Run {
 }
 
 /** A run one event later. */
-export function afterEvent(run: Run, { event, atMs, blockIndex }: ClassEvent): Run {
+export function afterEvent(run: Run, { event, atMs, hlc, blockIndex }: ClassEvent): Run {
   const { holds } = run
   const last = holds.at(-1)
   switch (event) {
@@ -55,7 +65,7 @@ export function afterEvent(run: Run, { event, atMs, blockIndex }: ClassEvent): R
     case 'block':
       return {
         ...run,
-        ...{ state: 'running', blockIndex, blockStartedMs: atMs, holds: [] },
+        ...{ state: 'running', blockIndex, blockStartedMs: atMs, blockHlc: hlc, holds: [] },
         startedMs: run.startedMs || atMs,
       }
     case 'ended':

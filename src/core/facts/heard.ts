@@ -7,7 +7,7 @@ import { attemptFact, classEventFact, drillFact, type SentFact } from './fact'
  */
 const heardSchema = z.discriminatedUnion('kind', [
   attemptFact.pick({
-    ...{ kind: true, id: true, studentId: true, stageId: true, level: true, outcome: true },
+    ...{ kind: true, id: true, hlc: true, studentId: true, stageId: true, level: true, outcome: true },
     ...{ exitControlled: true, faults: true, endedBy: true, replaces: true },
   }),
   drillFact.pick({ kind: true, id: true, studentId: true, drillId: true, replaces: true }),

@@ -1,3 +1,6 @@
+import { turnsOf, type Work } from '../classes/plan'
+import { blockClock, type Run } from '../classes/run'
+import { readHlc } from '../facts/hlc'
 import type { Attempt } from '../readiness/evidence'
 import { seenOf, type Tapped } from './outcome'
 
@@ -32,4 +35,27 @@ export function rungIn(path: readonly string[], top: number, set: number, tries:
     default:
       return at
   }
+}
+
+/**
+ * Tries from before a turn, in the order in which they were tapped: a tap takes nobody away from what they are just doing,
+ * on whichever screen it is read and however often that screen begins anew.
+ * @param run the run of the class, whose clock is in this block
+ * @param index the turn that is on; the first begins with its block, so that nothing tapped while people fetch moves anybody
+ * @param tries each with the clock of its tap
+ */
+export function beforeTurn<T extends Pick<Attempt, 'hlc'>>(
+  run: Run,
+  block: Work,
+  index: number,
+  tries: readonly T[],
+): T[] {
+  const turn = index === 0 ? undefined : turnsOf(block)[index]
+  const beginsS = turn ? turn.startS - block.startS : 0
+  const { ms: beganMs } = readHlc(run.blockHlc)
+  const intoBlockS = (hlc: string): number =>
+    blockClock(run, run.blockStartedMs + readHlc(hlc).ms - beganMs).elapsedS
+  return tries
+    .filter(({ hlc }) => hlc < run.blockHlc || intoBlockS(hlc) < beginsS)
+    .toSorted((a, b) => (a.hlc < b.hlc ? -1 : 1))
 }

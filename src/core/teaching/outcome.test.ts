@@ -41,9 +41,14 @@ it('whoever stopped is given something that asks nothing of arms or head, and no
 })
 
 it('says what was tapped, and what to do at once, the way out first', () => {
-  expect(describeTaps([])).toBe('')
-  expect(describeTaps([tapOf('clean', [])])).toBe('1 try: clean')
-  expect(describeTaps([tapOf('clean', []), tapOf('fell-out', [])])).toBe('2 tries: clean, fell out of it')
+  const on = (stageId: string, seen: Seen) => ({ stageId, ...tapOf(seen, []) })
+  expect(describeTaps([], 'A')).toBe('')
+  expect(describeTaps([on('A', 'clean'), on('A', 'fell-out')], 'A')).toBe('2 tries: clean, fell out of it')
+  // Beside the name of a step stands nothing that was tried on another as if it were of this one.
+  expect(describeTaps([on('A', 'clean')], 'B')).toBe('on another step 1 try: clean')
+  expect(describeTaps([on('A', 'clean'), on('B', 'not-yet'), on('C', 'clean')], 'B')).toBe(
+    '1 try: not yet; on other steps 2 tries: clean, clean',
+  )
   expect(describeAfter(tapOf('fell-out', []), 'Step down, one foot at a time.')).toMatch(
     /^Ask whether anything hurts\. Then the way out, .*: Step down, one foot at a time\.$/,
   )

@@ -12,12 +12,27 @@ export const SEEN_WORD: Readonly<Record<Seen, string>> = {
   'own-choice': 'stopped by choice',
 }
 
-/** What was tapped for somebody so far: `3 tries: clean, clean, fell out of it`. */
-export function describeTaps(taps: readonly Tapped[]): string {
-  return taps.length === 0
-    ? ''
-    : `${count(taps.length, 'try', 'tries')}: ${taps.map((tap) => SEEN_WORD[seenOf(tap)]).join(', ')}`
+/**
+ * What was tapped for somebody so far: `3 tries: clean, clean, fell out of it`; what was tapped on another step of their
+ * way is told apart.
+ * @param taps in the order in which they were tapped
+ * @param stageId the step that they are on
+ */
+export function describeTaps(taps: readonly Tried[], stageId: string): string {
+  const here = taps.filter((tap) => tap.stageId === stageId)
+  const away = taps.filter((tap) => tap.stageId !== stageId)
+  const told = (list: readonly Tried[]): string =>
+    `${count(list.length, 'try', 'tries')}: ${list.map((tap) => SEEN_WORD[seenOf(tap)]).join(', ')}`
+  return [
+    here.length === 0 ? '' : told(here),
+    away.length === 0
+      ? ''
+      : `on ${new Set(away.map((tap) => tap.stageId)).size === 1 ? 'another step' : 'other steps'} ${told(away)}`,
+  ]
+    .filter((part) => part !== '')
+    .join('; ')
 }
+type Tried = Tapped & { readonly stageId: string }
 
 /** What to do at once after a tap; empty where nothing is called for. The way out comes first. */
 export function describeAfter(tap: Tapped, exit: string): string {

@@ -48,7 +48,7 @@ export type TeachPerson = {
 export type OwedDrill = { readonly id: string; readonly name: string; readonly seconds: number }
 export type Recorded = Pick<
   Attempt,
-  'id' | 'studentId' | 'stageId' | 'outcome' | 'level' | 'faults' | 'exitControlled' | 'endedBy'
+  'id' | 'hlc' | 'studentId' | 'stageId' | 'outcome' | 'level' | 'faults' | 'exitControlled' | 'endedBy'
 >
 
 /** A climb: what `work` says of somebody, with the rungs before and after it. */
@@ -143,18 +143,22 @@ export function teachData(ctx: Context, classId: string): TeachData | null {
             block.people.flatMap((d): [string, Climb][] => {
               const path = pathOf(practice, file.brief, block, d)
               if (path.length < 2) return []
-              const rungs = path.map((rung, i) =>
-                briefOf(block, d, rung, describeNextRung(practice, path[i + 1]?.variantId ?? null)),
-              )
+              const way = path.flatMap((rung) => rung.variantId ?? [])
+              const rungs = path.map((rung, i) => ({
+                ...briefOf(block, d, rung, describeNextRung(practice, path[i + 1]?.variantId ?? null)),
+                way,
+              }))
               return [[d.studentId, { path: rungs, top: d.climb.length }]]
             }),
           )
         : {},
     ),
-    recorded: attempts.map(({ id, studentId, stageId, outcome, level, faults, exitControlled, endedBy }) => ({
-      ...{ id, studentId, stageId, outcome, level, exitControlled, endedBy },
-      faults: [...faults],
-    })),
+    recorded: attempts.map(
+      ({ id, hlc, studentId, stageId, outcome, level, faults, exitControlled, endedBy }) => ({
+        ...{ id, hlc, studentId, stageId, outcome, level, exitControlled, endedBy },
+        faults: [...faults],
+      }),
+    ),
     drilled: drilledIn(scope, classId),
     warm: Object.fromEntries(together.map((b) => [b.id, `${b.name}: ${b.do}`])),
     emergency: CARD_LINES.flatMap(({ key, label }) =>

@@ -29,6 +29,8 @@ const CHIPS = 4
 export type StageBrief = {
   /** Empty where nothing of the practice is open to them. */
   id: string
+  /** Every step of the way on which it is a rung, itself among them: what was tapped on any of them is told beside it. */
+  way: readonly string[]
   /** Whether what came of it is tapped: steps are, drills are only done. */
   taps: boolean
   /** All of a drill as it was planned, seconds where it is held, else times; null where it is no drill. */
@@ -88,7 +90,15 @@ export function stageBrief(
   if (!stage)
     return {
       ...at,
-      ...{ id: doing.variantId ?? '', taps: false, change, exit: '', leavesFloor: false, leads: false },
+      ...{
+        id: doing.variantId ?? '',
+        way: [],
+        taps: false,
+        change,
+        exit: '',
+        leavesFloor: false,
+        leads: false,
+      },
       // A shape to rest in is no drill: nothing is counted of it.
       drill: practice.drills.some((d) => d.id === doing.variantId) ? amountOf(doing, block) : null,
       ...{
@@ -109,6 +119,7 @@ export function stageBrief(
   return {
     ...at,
     id: stage.id,
+    way: [stage.id],
     taps: true,
     drill: null,
     name: stage.name,

@@ -220,13 +220,24 @@ describe('what the floor screen holds', () => {
     )
     const [id, { path, top }] = Object.entries(data.climbs[at] ?? {}).find(([, c]) => c.top > 0)!
     const seen = (stageId: string, outcome: 'clean' | 'not-yet') =>
-      ({ id: v7(), studentId: id, stageId, outcome, level: 'practised', faults: [], ...QUIET }) as const
+      ({
+        id: v7(),
+        hlc: '',
+        studentId: id,
+        stageId,
+        outcome,
+        level: 'practised',
+        faults: [],
+        ...QUIET,
+      }) as const
     const on = (set: number, ...tries: ReturnType<typeof seen>[]) => doingIn(data, at, set, tries)[id]?.id
     expect(on(0)).toBe(path[0]?.id)
     expect(on(top)).toBe(path[top]?.id)
     expect(on(top)).toBe(data.work[at]?.[id]?.id)
     expect(on(top, seen(path[0]?.id ?? '', 'not-yet'))).toBe(path[0]?.id)
     expect(on(0, seen(path[0]?.id ?? '', 'clean'))).toBe(path[1]?.id)
+    // What was tapped on any rung is told, and can be taken back, on every other.
+    for (const rung of path) expect(rung.way).toEqual(path.map((stage) => stage.id))
     // A class from paper offers the whole way to be entered, each rung once.
     const paper = (await import('./wrap-queries')).sheetToEnter(await screen(), tonight)
     const offered = paper?.people.find((p) => p.id === id)?.stages.map((stage) => stage.id) ?? []

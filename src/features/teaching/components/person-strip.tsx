@@ -43,9 +43,9 @@ function isSame(a: Props, b: Props): boolean {
 
 /** One person: what they do, and large taps for what came of it. */
 function Strip({ classId, person, stage, recorded, onMark, onUndo, drilling }: Props) {
-  const mine = recorded.filter((r) => r.studentId === person.id && r.stageId === stage.id)
+  const mine = recorded.filter((r) => stage.way.includes(r.stageId))
   const last = mine.at(-1)
-  const stopped = stoppedBy(recorded.filter((r) => r.studentId === person.id))
+  const stopped = stoppedBy(recorded)
   const after = last ? describeAfter(last, stage.exit) : ''
   const undo = last ? (
     <Button
@@ -77,7 +77,7 @@ function Strip({ classId, person, stage, recorded, onMark, onUndo, drilling }: P
           <div style={{ flex: 'none' }}>
             {stage.picture && stopped === null ? <Figure picture={stage.picture} height={88} /> : null}
             <Text role="status" ta="right">
-              {describeTaps(mine)}
+              {describeTaps(mine, stage.id)}
             </Text>
           </div>
         </Group>

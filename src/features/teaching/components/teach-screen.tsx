@@ -3,11 +3,12 @@
 import { Button, Group, Stack, Text } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { Link } from '@/ui/link'
-import { memo, useCallback, useMemo, useState } from 'react'
+import { memo, useCallback, useMemo } from 'react'
 import { stoppedBy } from '@/core/teaching/outcome'
 import { isWork, type PlanBlock } from '@/core/classes/plan'
 import { blockClock, isPaused } from '@/core/classes/run'
 import { breathingAt } from '@/core/teaching/breath'
+import { beforeTurn } from '@/core/teaching/climb'
 import { catchUp, lateBy } from '@/core/teaching/catch-up'
 import { momentOf, type Moment } from '@/core/teaching/class-run'
 import { giveWords, lateWords } from '@/core/words/late'
@@ -86,18 +87,15 @@ function useUp(
 /** What everybody does in the turn that is on, by what was seen before it. */
 function useDoing(
   data: TeachData,
-  at: number,
+  { run, plan, recorded }: Pick<Taught, 'run' | 'plan' | 'recorded'>,
   index: number,
-  recorded: Taught['recorded'],
 ): Readonly<Record<string, StageBrief>> {
-  const block = data.plan.blocks[at]
-  const set = block && isWork(block) ? Math.floor(index / block.waves) : 0
-  const turn = `${at} ${index}`
-  // What is tapped now counts from the next turn on.
-  const [before, setBefore] = useState({ turn, seen: recorded })
-  if (before.turn !== turn) setBefore({ turn, seen: recorded })
-  const { seen } = before
-  return useMemo(() => doingIn(data, at, set, seen), [data, at, set, seen])
+  return useMemo(() => {
+    const at = run.blockIndex
+    const block = plan.blocks[at]
+    if (!block || !isWork(block)) return data.work[at] ?? {}
+    return doingIn(data, at, Math.floor(index / block.waves), beforeTurn(run, block, index, recorded))
+  }, [data, run, plan, recorded, index])
 }
 
 /** One timer, whose turn it is, and a tap for what came of it. */
@@ -112,7 +110,7 @@ function Running({ data, taught }: { data: TeachData; taught: Taught }) {
   // What gave everything so that the class ends in time is passed over.
   const next = plan.blocks.findIndex((b, i) => i > at && b.seconds > 0)
   const going = useMemo(() => stillGoing(data.people, recorded), [data.people, recorded])
-  const doing = useDoing(data, at, moment.turn?.index ?? 0, recorded)
+  const doing = useDoing(data, taught, moment.turn?.index ?? 0)
   const up = useUp(block, moment.turn?.index, going)
   const paused = isPaused(run)
   const [{ counted }, keepCounted] = useKept('breath', { counted: false })

@@ -128,6 +128,6 @@ const EVENT_LABEL: Partial<Record<ClassEvent['event'], string>> = {
 }
 
 function recordedOf(fact: FactOf<'attempt'>): Recorded {
-  const { id, studentId, stageId, outcome, level, faults, exitControlled, endedBy } = fact
-  return { id, studentId, stageId, outcome, level, faults, exitControlled, endedBy }
+  const { id, hlc, studentId, stageId, outcome, level, faults, exitControlled, endedBy } = fact
+  return { id, hlc, studentId, stageId, outcome, level, faults, exitControlled, endedBy }
 }

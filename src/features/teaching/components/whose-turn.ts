@@ -24,7 +24,7 @@ export function upIn(turn: Turn, people: readonly TeachPerson[]): TeachPerson[] 
 
 /**
  * What everybody does in a turn: whoever climbs is on the rung that what was seen before this turn leaves them on.
- * @param seen tries from before the turn: a tap takes nobody away from what they are just doing
+ * @param seen tries from before the turn
  */
 export function doingIn(
   { work, climbs }: Pick<TeachData, 'work' | 'climbs'>,
