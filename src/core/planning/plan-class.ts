@@ -9,7 +9,7 @@ import { buildModel, type Model } from './model'
 import { writePlan } from './write'
 
 export type PlanRefusal =
-  | { readonly code: 'too-few-people'; readonly people: number; readonly least: number }
+  | { readonly code: 'nobody' }
   | {
       readonly code: 'minutes-out-of-range'
       readonly minutes: number
@@ -24,9 +24,6 @@ export type PlanRefusal =
       readonly purpose: string
     }
 
-/** A class plan needs company: pairs and waves make no sense below this. */
-const LEAST_PEOPLE = 3
-
 /** A plan with what it was searched in, so that the search can go on from it. */
 export type Planned = { readonly plan: Plan; readonly model: Model; readonly found: Found }
 
@@ -35,8 +32,8 @@ export function startsFor(
   practice: Library,
   brief: Brief,
 ): Result<{ model: Model; starts: readonly Found[] }, PlanRefusal> {
-  const people = brief.people.filter((p) => !brief.fixed.out.includes(p.studentId)).length
-  if (people < LEAST_PEOPLE) return refused({ code: 'too-few-people', people, least: LEAST_PEOPLE })
+  // One alone is taught too; where everybody stays away there is nobody to plan for.
+  if (brief.people.every((p) => brief.fixed.out.includes(p.studentId))) return refused({ code: 'nobody' })
   const { minutes } = brief
   if (!(minutes >= CLASS_MINUTES.min && minutes <= CLASS_MINUTES.max))
     return refused({ code: 'minutes-out-of-range', minutes, ...CLASS_MINUTES })

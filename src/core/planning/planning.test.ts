@@ -152,10 +152,14 @@ describe('when something is short', () => {
     const many = [...WORKED.people, ...WORKED.people.map((p) => ({ ...p, studentId: `${p.studentId}x` }))]
     clean({ ...WORKED, minutes: 90, room: { ...WORKED.room, bays: bays(6) }, people: many })
   })
-  it('two people are no class, nor are nineteen minutes', () => {
-    expect(planClass(practice, { ...WORKED, people: WORKED.people.slice(0, 2) })).toMatchObject({
-      refusal: { code: 'too-few-people' },
-    })
+  it.each([1, 2])('%i alone, whoever they are', (many) => {
+    for (let i = 0; i + many <= WORKED.people.length; i += many)
+      clean({ ...WORKED, people: WORKED.people.slice(i, i + many) })
+  })
+  it('nobody is no class, nor are nineteen minutes', () => {
+    const away = { ...WORKED.fixed, out: WORKED.people.map((p) => p.studentId) }
+    for (const nobody of [{ people: [] }, { fixed: away }])
+      expect(planClass(practice, { ...WORKED, ...nobody })).toMatchObject({ refusal: { code: 'nobody' } })
     expect(planClass(practice, { ...WORKED, minutes: 19 })).toMatchObject({
       refusal: { code: 'minutes-out-of-range' },
     })

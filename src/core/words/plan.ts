@@ -92,8 +92,8 @@ export function describeAim({ kind, families }: Aim): string {
 /** A plan that cannot be made, and the cheapest way out. */
 export function describePlanRefusal(refusal: PlanRefusal): string {
   switch (refusal.code) {
-    case 'too-few-people':
-      return `A class needs at least ${refusal.least} people; ${count(refusal.people, 'person', 'people')} picked.`
+    case 'nobody':
+      return 'Nobody is left to plan for: pick at least one person who comes.'
     case 'minutes-out-of-range':
       return `A class lasts ${refusal.min} to ${refusal.max} minutes.`
     case 'no-minutes-left':

@@ -30,7 +30,7 @@ export type Wanted<T> = {
   /** Whether it is kept: the same press twice keeps one. */
   readonly keep: boolean
   readonly answer: T
-  /** The field that too few people are said beside; the whole form where there is none. */
+  /** The field that an empty list is said beside; the whole form where there is none. */
   readonly listField?: string
 }
 
@@ -160,7 +160,7 @@ type Refused = Extract<JobAnswer<'take'>, { ok: false }>['refusal']
 function refused(refusal: Refused, listField = ''): ReturnType<typeof problem> {
   if (refusal.code === 'changed') return problem('Something about the class changed meanwhile: look again.')
   if (refusal.code === 'breaks-a-rule') return problem('That plan breaks a rule and is not kept.')
-  return problem(describePlanRefusal(refusal), refusal.code === 'too-few-people' ? listField : '')
+  return problem(describePlanRefusal(refusal), refusal.code === 'nobody' ? listField : '')
 }
 
 /** Thrown through a transaction, so that nothing of it stays. */

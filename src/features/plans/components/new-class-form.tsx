@@ -59,7 +59,7 @@ export function NewClassForm({ people, bays: available, families, start }: NewCl
       <AimFields {...{ families, kind, setKind, chosen, setChosen }} problem={problemOf('aim.families')} />
       <Checkbox.Group
         label="Who is coming?"
-        description={`${roster.length} picked, at least three`}
+        description={`${roster.length} picked, at least one`}
         value={roster}
         onChange={setRoster}
         error={problemOf('roster')}
