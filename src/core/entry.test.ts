@@ -29,15 +29,15 @@ describe('pasted names', () => {
     expect(names('age,name\n31,"Calder, Ines"\n40,Tomas')).toEqual(['Ines Calder', 'Tomas'])
   })
   it.each([
-    ['Jean-Luc Duré\t182\tfree handstand', ['Jean-Luc Duré'], { emails: 0, others: 2 }],
-    ['Petra;petra@example.org;advanced', ['Petra'], { emails: 1, others: 1 }],
+    ['Jean-Luc Duré\t182\tfree handstand', ['Jean-Luc Duré'], { emails: 0, others: 1 }],
+    ['Petra;petra@example.org;advanced', ['Petra'], { emails: 1, others: 0 }],
     ['1. Anna K.\n2) Bo', ['Anna K.', 'Bo'], { emails: 0, others: 0 }],
     ['Nguyen, Thi Mai', ['Thi Mai Nguyen'], { emails: 0, others: 0 }],
-    ['Ada, beginner\nBea,Advanced', ['Ada', 'Bea'], { emails: 0, others: 2 }],
+    ['Ada, beginner\nBea,Advanced', ['Ada', 'Bea'], { emails: 0, others: 0 }],
     ['Priya Raman <priya@example.org>', ['Priya Raman'], { emails: 1, others: 0 }],
-    ['First name\tLast name\tEmail\nAda\tReyle\ta@example.org', ['Ada Reyle'], { emails: 1, others: 1 }],
-    ['name,email,level\n"Nguyen, Thi Mai",t@example.org,2', ['Thi Mai Nguyen'], { emails: 1, others: 2 }],
-    ['Ann Lee, Bo', ['Ann Lee'], { emails: 0, others: 1 }],
+    ['First name\tLast name\tEmail\nAda\tReyle\ta@example.org', ['Ada Reyle'], { emails: 1, others: 0 }],
+    ['name,email,level\n"Nguyen, Thi Mai",t@example.org,2', ['Thi Mai Nguyen'], { emails: 1, others: 1 }],
+    ['Ann Lee, Bo', ['Ann Lee'], { emails: 0, others: 0 }],
   ])('reads %j as %j', (text, expected, aside) => {
     expect(names(text)).toEqual(expected)
     expect(readNames(text)).toMatchObject(aside)
@@ -46,6 +46,22 @@ describe('pasted names', () => {
     expect(describeRead(readNames('Tom Baker\nAda\ntom baker'))).toBe(
       'Reads as 2 people: Tom Baker, Ada. tom baker stood there twice and is taken once.',
     )
+  })
+  it.each([
+    ['Bea, Advanced, does crow', ['Advanced', 'does crow']],
+    ['Jean-Luc Duré\t182\tfree handstand', ['free handstand']],
+    ['Petra;petra@example.org;+49 151 23', []],
+    ['name,level,phone,street,notes\nAda,beginner,0151,Long Row,neck hurts', ['beginner', 'neck hurts']],
+  ])('keeps the words beside a name, and nothing that is no business of a class: %j', (text, beside) => {
+    expect(readNames(text).lines).toEqual([expect.objectContaining({ ok: true, beside })])
+  })
+  it('says what becomes of the words before anybody is added', () => {
+    const said = describeRead(readNames('Ada, new\nBea, advanced, does crow\nCem; neck hurts; 182'))
+    expect(said).toMatch(
+      /^Reads as 3 people: Ada, Bea, Cem\. Ada: new: begins with the first rungs\. Bea: practised/,
+    )
+    expect(said).toContain('“does crow” is kept as a word of theirs, to ask about. Cem: “neck hurts” is kept')
+    expect(said).toMatch(/1 other entry beside the names left aside\.$/)
   })
   it('says which line is wrong', () => {
     expect(readNames('Ines\n🤸').lines[1]).toMatchObject({ line: 2, ok: false })

@@ -2,7 +2,13 @@ import Papa from 'papaparse'
 import { parseName, type NameRefusal } from '../entry'
 
 export type NameLine = { readonly line: number; readonly typed: string } & (
-  { readonly ok: true; readonly name: string } | { readonly ok: false; readonly refusal: NameRefusal }
+  | {
+      readonly ok: true
+      readonly name: string
+      /** Words that stood beside it, each its own column: a level, a remark. Bare numbers and addresses are left aside. */
+      readonly beside: readonly string[]
+    }
+  | { readonly ok: false; readonly refusal: NameRefusal }
 )
 
 /** A list as it was read: the names, and what was left aside so that nothing goes without a word. */
@@ -11,13 +17,15 @@ export type ReadNames = {
   /** Names that stood there more than once. */
   readonly doubles: readonly string[]
   readonly emails: number
-  /** Other columns that are no part of a name: levels, heights, notes. */
+  /** Other columns that are no part of a name and say nothing in words: heights, numbers. */
   readonly others: number
 }
 
 const WHOLE = ['name', 'names', 'student', 'full name']
 const FIRST = ['first name', 'first', 'forename', 'given name']
 const LAST = ['last name', 'last', 'surname', 'family name']
+/** Columns that are read beside a name; a list of members holds much that is no business of a class. */
+const SAYS = /^(level|experience|notes?|remarks?|comments?|injur(y|ies)|health|limits?)$/
 const EMAIL = /[<(]?\S+@\S+\.\S+[>)]?/
 const NUMBERED = /^\s*\d+\s*[.):]\s*/
 /** Words and marks of a name, such as `O'Shea`, `Jean-Luc`, `K.`; no digits. */
@@ -38,9 +46,9 @@ export function readNames(text: string): ReadNames {
   const headed = whole >= 0 || first >= 0
   const pick = (row: readonly string[]): Picked =>
     whole >= 0
-      ? fromCells([row[whole] ?? ''], row.length - 1)
+      ? fromCells([row[whole] ?? ''], besides(row, [whole], headings))
       : first >= 0
-        ? fromCells([row[first] ?? '', row[last] ?? ''], row.length - (last >= 0 ? 2 : 1))
+        ? fromCells([row[first] ?? '', row[last] ?? ''], besides(row, [first, last], headings))
         : withoutHeading(row)
   const seen = new Set<string>()
   const doubles: string[] = []
@@ -48,7 +56,7 @@ export function readNames(text: string): ReadNames {
   const lines = data.slice(headed ? 1 : 0).flatMap(({ cells: row, line }): NameLine[] => {
     const found = pick(row)
     emails += row.filter((cell) => EMAIL.test(cell)).length
-    others += found.others
+    others += found.aside
     const key = found.typed.toLowerCase()
     if (found.typed === '') return []
     if (seen.has(key)) {
@@ -59,14 +67,14 @@ export function readNames(text: string): ReadNames {
     const parsed = parseName(found.typed)
     return [
       parsed.ok
-        ? { line, typed: found.typed, ok: true, name: parsed.value }
+        ? { line, typed: found.typed, ok: true, name: parsed.value, beside: found.beside }
         : { line, typed: found.typed, ok: false, refusal: parsed.refusal },
     ]
   })
   return { lines, doubles, emails, others }
 }
 
-type Picked = { readonly typed: string; readonly others: number }
+type Picked = { readonly typed: string; readonly beside: readonly string[]; readonly aside: number }
 
 /** Lists are pasted together from several places: each line says for itself what parts its columns. */
 function delimiterOf(line: string): string {
@@ -78,13 +86,29 @@ function bare(cell: string): string {
   return cell.replace(EMAIL, '').replace(NUMBERED, '').replace(/\s+/g, ' ').trim()
 }
 
-function fromCells(cells: readonly string[], others: number): Picked {
+/** What stands beside the cells that make up the name: what is read, and how many are left aside. */
+function besides(
+  row: readonly string[],
+  at: readonly number[],
+  headings: readonly string[] = [],
+): Pick<Picked, 'beside' | 'aside'> {
+  const cells = row.flatMap((cell, i) =>
+    at.includes(i) || bare(cell) === '' ? [] : [{ cell: bare(cell), i }],
+  )
+  // A number alone, as of a telephone, says nothing here.
+  const beside = cells.filter(
+    ({ cell, i }) => /\p{L}{2}/u.test(cell) && (headings.length === 0 || SAYS.test(headings[i] ?? '')),
+  )
+  return { beside: beside.map(({ cell }) => cell), aside: cells.length - beside.length }
+}
+
+function fromCells(cells: readonly string[], rest: Pick<Picked, 'beside' | 'aside'>): Picked {
   const typed = cells
     .map(bare)
     .filter((c) => c !== '')
     .map(givenFirst)
     .join(' ')
-  return { typed, others: Math.max(0, others) }
+  return { typed, ...rest }
 }
 
 /** `Calder, Ines` in one cell is Ines Calder. */
@@ -115,6 +139,7 @@ function withoutHeading(row: readonly string[]): Picked {
   const cells = row.map(bare)
   const [name = '', second = ''] = cells
   const pair = row.length === 2 && name !== '' && !name.includes(' ') && isGivenName(second)
-  const others = cells.slice(1).filter((cell) => cell !== '').length
-  return pair ? { typed: `${second} ${name}`, others: 0 } : { typed: givenFirst(name), others }
+  return pair
+    ? { typed: `${second} ${name}`, beside: [], aside: 0 }
+    : { typed: givenFirst(name), ...besides(row, [0]) }
 }

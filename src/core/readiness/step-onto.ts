@@ -21,8 +21,8 @@ export type StepOnto = {
 /** Rungs a night in a family; in somebody's first month one. */
 const MOST = 2
 
-/** Falls, weight on the head and work on the nape keep their days and points: they are never stepped onto. */
-function isLowStakes({ load: { FR = 0, HB = 0, NF = 0 } }: Pick<Stage, 'load'>): boolean {
+/** Falls, weight on the head and work on the nape keep their days and points: nothing of them is low stakes. */
+export function isLowStakes({ load: { FR = 0, HB = 0, NF = 0 } }: Pick<Stage, 'load'>): boolean {
   return FR <= 1 && HB === 0 && NF <= 1
 }
 

@@ -1,6 +1,7 @@
 import type { ReadNames } from '../formats/names'
 import type { NameRefusal, QuantityRefusal } from '../entry'
 import type { ReadinessCheck } from '../practice/schema'
+import { levelIn, remarkIn, type Level } from '../readiness/by-level'
 import type { CardRefusal } from '../readiness/read-values'
 import { CM_PER_INCH } from '../units'
 import { count, METRIC, plain, type Wording } from './number'
@@ -62,29 +63,74 @@ export function describeRead({ lines, ...aside }: ReadNames): string {
   if (names.length === 0) return ''
   const shown = names.slice(0, NAMES_SHOWN).join(', ')
   const more = names.length > NAMES_SHOWN ? ` and ${names.length - NAMES_SHOWN} more` : ''
-  return `Reads as ${count(names.length, 'person', 'people')}: ${shown}${more}.${spaced(describeAside(aside))}`
+  const beside = lines.flatMap((line) => (line.ok && line.beside.length > 0 ? [describeBeside(line)] : []))
+  const told = beside.slice(0, NAMES_SHOWN).join(' ')
+  const rest = beside.length > NAMES_SHOWN ? `The same for ${beside.length - NAMES_SHOWN} more.` : ''
+  return [
+    `Reads as ${count(names.length, 'person', 'people')}: ${shown}${more}.`,
+    ...[told, rest, describeAside(aside)].filter((part) => part !== ''),
+  ].join(' ')
+}
+
+const LEVEL_READ: Readonly<Record<Level, string>> = {
+  new: 'new: begins with the first rungs',
+  some: 'some practice: placed by eye on early rungs',
+  practised: 'practised: placed by eye on the furthest rungs without a fall or weight on the head',
+}
+
+/** What becomes of the words beside a name. */
+function describeBeside({
+  name,
+  beside,
+}: {
+  readonly name: string
+  readonly beside: readonly string[]
+}): string {
+  const [level, remark] = [levelIn(beside), remarkIn(beside)]
+  return `${name}: ${[
+    ...(level === null ? [] : [LEVEL_READ[level]]),
+    ...(remark === '' ? [] : [`“${remark.slice(0, 60)}” is kept as a word of theirs, to ask about`]),
+  ].join('; ')}.`
+}
+
+/** A remark from a list, as it stands with the person: nothing of it is taken for a limit before somebody has asked. */
+export function describeRemark(remark: string): string {
+  return `From the list, to ask about: ${remark.slice(0, 240)}`
+}
+
+/**
+ * What was taken in of what stood beside names; empty where nothing was.
+ * @param placed people placed by eye
+ * @param remarks remarks that are kept with somebody
+ * @param left people who were here already, with something beside their name
+ */
+export function describeTakenIn(placed: number, remarks: number, left: number): string {
+  return [
+    ...(placed > 0
+      ? [`${count(placed, 'person is', 'people are')} placed by eye, for 28 days unless it is shown.`]
+      : []),
+    ...(remarks > 0
+      ? [`${count(remarks, 'remark stands', 'remarks stand')} with the person: ask about it.`]
+      : []),
+    ...(left > 0
+      ? [
+          `Of ${count(left, 'person who was', 'people who were')} here already nothing is taken in: tell it on their page.`,
+        ]
+      : []),
+  ].join(' ')
 }
 
 const NAMES_SHOWN = 8
 
 /** What a list held besides names; empty where nothing. */
 export function describeAside({ doubles, emails, others }: Omit<ReadNames, 'lines'>): string {
-  const rest = Math.max(0, others - emails)
   return [
     ...(doubles.length > 0
       ? [`${[...new Set(doubles)].join(', ')} stood there twice and is taken once.`]
       : []),
     ...(emails > 0 ? [`${count(emails, 'e-mail address', 'e-mail addresses')} left aside.`] : []),
-    ...(rest > 0
-      ? [
-          `${count(rest, 'other entry', 'other entries')} beside the names left aside; put levels in by eye on Readiness.`,
-        ]
-      : []),
+    ...(others > 0 ? [`${count(others, 'other entry', 'other entries')} beside the names left aside.`] : []),
   ].join(' ')
-}
-
-function spaced(text: string): string {
-  return text === '' ? '' : ` ${text}`
 }
 
 /** What a refused name says. */

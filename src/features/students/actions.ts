@@ -7,7 +7,7 @@ import { AGE_BANDS, type AgeBand } from '@/core/screening/minor'
 import { SEGMENT_NAMES, type SegmentName } from '@/core/body/anthropometry'
 import { parseQuantity } from '@/core/entry'
 import { readNames } from '@/core/formats/names'
-import { describeAside } from '@/core/words/entry'
+import { describeAside, describeTakenIn } from '@/core/words/entry'
 import { parseLength } from '@/core/units'
 import { describeName, describeQuantity } from '@/core/words/entry'
 import { describeBody, describeLength } from '@/core/words/length'
@@ -19,6 +19,7 @@ import { action } from '../action'
 import type { Context } from '../context'
 import { done, problem } from '../answer'
 import { idField, nameField, statureField } from '../fields'
+import { takeInBeside } from './taken-in'
 import { typedLength, typedStature } from './typed'
 
 /** Most names in one paste: a class list, not a mailing list. */
@@ -29,7 +30,8 @@ export const addPastedNames = action(
     text: z.string().max(8000, 'That is too long for a list of names.'),
     ids: z.array(z.uuid()).length(MOST_NAMES),
   }),
-  ({ scope, clock: { today } }, { text, ids }) => {
+  (ctx, { text, ids }) => {
+    const { scope, clock } = ctx
     const { lines, doubles, emails, others } = readNames(text)
     if (lines.length === 0) return problem('Paste at least one name, one on each line.', 'text')
     if (lines.length > MOST_NAMES)
@@ -46,11 +48,19 @@ export const addPastedNames = action(
     const known = new Set(listStudents(scope).map((s) => s.name.toLowerCase()))
     // Ids come with the form, so the same press sent twice adds the same people once; known names are left alone.
     const people = lines.flatMap((line, i) =>
-      line.ok && !known.has(line.name.toLowerCase()) ? [{ id: ids[i] ?? '', name: line.name }] : [],
+      line.ok && !known.has(line.name.toLowerCase())
+        ? [{ id: ids[i] ?? '', name: line.name, beside: line.beside }]
+        : [],
     )
+    const added = addStudents(scope, people, clock.today)
+    const aside = describeAside({ doubles, emails, others })
+    // The same press sent twice finds everybody known: nothing is taken in twice.
+    const { placed, remarks } = takeInBeside(ctx, people)
+    const left = lines.filter((l) => l.ok && l.beside.length > 0 && known.has(l.name.toLowerCase())).length
+    const takenIn = describeTakenIn(placed, remarks, left)
     return done({
-      ...{ added: addStudents(scope, people, today), known: lines.length - people.length },
-      aside: describeAside({ doubles, emails, others }),
+      ...{ added, known: lines.length - people.length },
+      aside: [takenIn, aside].filter((part) => part !== '').join(' '),
     })
   },
 )

@@ -3,7 +3,6 @@
 import { v7 } from 'uuid'
 import { z } from 'zod'
 import { parseName } from '@/core/entry'
-import { writeHlc } from '@/core/facts/hlc'
 import { readMark, readDay, TABLES } from '@/core/formats/table-in'
 import type { ReadinessCheck } from '@/core/practice/schema'
 import { PLAIN_RESULT, type Observation } from '@/core/readiness/evidence'
@@ -14,6 +13,7 @@ import { classLines } from '@/db/classes'
 import { appendObservation, observationsOn } from '@/db/evidence'
 import { addStudents, listStudents, type StudentRecord } from '@/db/students'
 import { action } from '../action'
+import { ownStamps } from '../facts/own-stamps'
 import { spansOfStudent } from '../body'
 import { done, type Answer, type Problem } from '../answer'
 import type { Context } from '../context'
@@ -82,15 +82,6 @@ function studentRows({ scope, studio, clock }: Context): ReturnType<Reader> {
   }
 }
 
-/** Ids and stamps of a table: a device of its own, so that what came by it can be told apart. */
-function stamps({ clock }: Context) {
-  const deviceId = v7()
-  return (line: number) => ({
-    origin: { deviceId, deviceSeq: line + 1 },
-    fact: { id: v7(), hlc: writeHlc({ ms: clock.nowMs, counter: line }, deviceId) },
-  })
-}
-
 /** Finds people by name; two of one name cannot be told apart, and nobody is taken for another. */
 function finder({ scope }: Context): (name: string) => StudentRecord | { readonly why: string } {
   const byName = new Map<string, StudentRecord[]>()
@@ -119,7 +110,7 @@ function dayOf(row: Row, today: string): { readonly day: string } | { readonly w
 function resultRows(ctx: Context): ReturnType<Reader> {
   const { practice, studio, clock, scope } = ctx
   const find = finder(ctx)
-  const stamp = stamps(ctx)
+  const stamp = ownStamps(ctx)
   const checks = new Map(practice.checks.flatMap((c) => [c.id, c.name].map((n) => [n.toLowerCase(), c])))
   const seen = new Set<string>()
   return (row, line) => {
@@ -167,7 +158,7 @@ function valuesOf(
 function attendanceRows(ctx: Context): ReturnType<Reader> {
   const { scope, clock } = ctx
   const find = finder(ctx)
-  const stamp = stamps(ctx)
+  const stamp = ownStamps(ctx)
   const classes = classLines(scope, null, MOST_CLASSES).lines
   const marks = new Set(attendanceMarks(scope).map((m) => `${m.day} ${m.title} ${m.studentId} ${m.mark}`))
   return (row, line) => {
