@@ -96,9 +96,8 @@ test('nine names pasted, wall and blocks said: tomorrow’s 75 minutes in at mos
     const beside = [', advanced', '', ', neck hurts']
     const names = [...PLACED.map(([name]) => name), ...NEW].slice(0, 9)
     await type('Names, one on each line', names.map((name, i) => `${name}${beside[i] ?? ''}`).join('\n'))
-    await expect(page.getByText(`${names[0]}: practised: placed by eye`)).toContainText(
-      `${names[2]}: “neck hurts” is kept as a word of theirs, to ask about.`,
-    )
+    await expect(page.getByText(`${names[0]}: practised, placed by eye`)).toBeVisible()
+    await expect(page.getByText(`${names[2]}: “neck hurts” is kept as a word`)).toBeVisible()
     await page.getByRole('button', { name: 'Add these people' }).click()
     await type('Clear wall', '6 m')
     await type('Blocks', '9')

@@ -57,25 +57,30 @@ export function describeCell(
   }
 }
 
-/** How a pasted list was read: who, and what was left aside, so that nothing goes without a word. */
-export function describeRead({ lines, ...aside }: ReadNames): string {
+/**
+ * How a pasted list was read, a line each: who, what becomes of the words beside a name, and what was left aside, so that
+ * nothing goes without a word.
+ */
+export function describeRead({ lines, ...aside }: ReadNames): string[] {
   const names = lines.flatMap((line) => (line.ok ? [line.name] : []))
-  if (names.length === 0) return ''
+  if (names.length === 0) return []
   const shown = names.slice(0, NAMES_SHOWN).join(', ')
   const more = names.length > NAMES_SHOWN ? ` and ${names.length - NAMES_SHOWN} more` : ''
   const beside = lines.flatMap((line) => (line.ok && line.beside.length > 0 ? [describeBeside(line)] : []))
-  const told = beside.slice(0, NAMES_SHOWN).join(' ')
-  const rest = beside.length > NAMES_SHOWN ? `The same for ${beside.length - NAMES_SHOWN} more.` : ''
+  const rest =
+    beside.length > NAMES_SHOWN ? [`${beside.length - NAMES_SHOWN} more are read in the same way.`] : []
   return [
     `Reads as ${count(names.length, 'person', 'people')}: ${shown}${more}.`,
-    ...[told, rest, describeAside(aside)].filter((part) => part !== ''),
-  ].join(' ')
+    ...(beside.length > 0 ? ['Of whoever is not here yet:'] : []),
+    ...[...beside.slice(0, NAMES_SHOWN), ...rest],
+    ...[describeAside(aside)].filter((part) => part !== ''),
+  ]
 }
 
 const LEVEL_READ: Readonly<Record<Level, string>> = {
-  new: 'new: begins with the first rungs',
-  some: 'some practice: placed by eye on early rungs',
-  practised: 'practised: placed by eye on the furthest rungs without a fall or weight on the head',
+  new: 'new, begins with the first rungs',
+  some: 'some practice, placed by eye on the second rung where it is low',
+  practised: 'practised, placed by eye up to the third rung where it is low: no fall, no weight on the head',
 }
 
 /** What becomes of the words beside a name. */

@@ -57,7 +57,7 @@ export function PasteNames() {
     <FormShell maxWidth={560} problem={problemOf('')} onSubmit={submit}>
       <Textarea
         label="Names, one on each line"
-        description="A spreadsheet, a CSV or a list works: a column headed “name”, first and last name, or the first column."
+        description="A spreadsheet, a CSV or a list works. A level (new, some, practised) or a remark may stand beside a name."
         autosize
         minRows={5}
         maxRows={14}

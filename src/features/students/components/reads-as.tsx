@@ -7,5 +7,13 @@ import { describeRead } from '@/core/words/entry'
 /** How a pasted list is read, before anybody is added. */
 export function ReadsAs({ text }: { text: string }) {
   const read = describeRead(readNames(text))
-  return read === '' ? null : <Text size="sm">{read}</Text>
+  return (
+    <div>
+      {read.map((line) => (
+        <Text key={line} size="sm">
+          {line}
+        </Text>
+      ))}
+    </div>
+  )
 }
