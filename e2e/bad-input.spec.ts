@@ -117,9 +117,7 @@ test('a list of names with a bad line adds nobody and says which line', async ({
   await expect(page.getByRole('link', { name: 'Nell Harrow' })).toHaveCount(1)
 })
 
-test('a class with nobody, no minutes or no bay is refused with the form as it was', async ({
-  page,
-}) => {
+test('a class with nobody, no minutes or no bay is refused with the form as it was', async ({ page }) => {
   await page.goto(`${app.address}/plans/new`)
   await page.getByRole('textbox', { name: 'Minutes' }).fill('-30')
   await page.getByRole('button', { name: 'Make the plan' }).click()

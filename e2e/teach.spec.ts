@@ -98,6 +98,10 @@ test('a class at accelerated time: six looks, pause, a minute more, late, a faul
   })
   await test.step('drills are done at one tap for all, and undone for one', async () => {
     await toBlock(page, /^Strength/)
+    // However many people are listed, these stay where the hand knows them.
+    await page.evaluate(() => window.scrollTo(0, 0))
+    for (const name of ['Pause', 'A minute more', /^Next: /, 'Emergency card'])
+      await expect(page.getByRole('button', { name, exact: true })).toBeInViewport({ ratio: 1 })
     await page.getByRole('button', { name: /^All \d+ drills done$/ }).click()
     await expect(page.getByRole('button', { name: /: did it$/ })).toHaveCount(0)
     await page

@@ -61,7 +61,6 @@ export function Breath({ breath, of, half, halfS }: Breathing) {
 type HandsProps = {
   counted: boolean
   onCounted: (on: boolean) => void
-  paused: boolean
   loudness: string
   setLoudness: (value: string) => void
   /** Empty while the class keeps its time. */
@@ -69,12 +68,11 @@ type HandsProps = {
   /** What gives for it, in a line; empty where nothing is left to. */
   gives: string
   at: number
-  happen: (event: 'paused' | 'resumed' | 'more' | 'late', blockIndex: number) => void
+  happen: (event: 'block' | 'late', blockIndex: number) => void
 }
 
-/** Hands on the clock: pause, a minute more, and what gives when the class runs late. */
+/** What is set once in a while: a block back, the bell, breaths; and what gives when the class runs late. */
 export const ClockHands = memo(function ClockHands({
-  paused,
   loudness,
   setLoudness,
   late,
@@ -87,17 +85,11 @@ export const ClockHands = memo(function ClockHands({
   return (
     <>
       <Group gap="sm">
-        <Button
-          size="md"
-          mih={48}
-          variant={paused ? 'filled' : 'default'}
-          onClick={() => happen(paused ? 'resumed' : 'paused', at)}
-        >
-          {paused ? 'Go on' : 'Pause'}
-        </Button>
-        <Button size="md" mih={48} disabled={paused} onClick={() => happen('more', at)}>
-          A minute more
-        </Button>
+        {at > 0 ? (
+          <Button size="md" mih={48} onClick={() => happen('block', at - 1)}>
+            Back a block
+          </Button>
+        ) : null}
         <SegmentedControl
           aria-label="Bell at each change of turns"
           data={[...LOUDNESS]}

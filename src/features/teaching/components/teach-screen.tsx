@@ -1,6 +1,6 @@
 'use client'
 
-import { Button, Group, Stack, Text } from '@mantine/core'
+import { Button, Stack, Text } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { Link } from '@/ui/link'
 import { memo, useCallback, useMemo } from 'react'
@@ -20,8 +20,8 @@ import { teachAgain } from '../live-actions'
 import type { TeachData, TeachPerson } from '../queries'
 import { BeforeClass } from './before-class'
 import { Breath, ClassClock, ClockHands } from './class-clock'
+import { ClassFoot, goOn } from './class-foot'
 import { EverybodyDid } from './drill-tap'
-import { Emergency } from './emergency'
 import { FreePlaces, Together, Waiting } from './meanwhile'
 import { PersonStrip } from './person-strip'
 import { isCut, Phase } from './phase'
@@ -142,48 +142,14 @@ function Running({ data, taught }: { data: TeachData; taught: Taught }) {
       {breathing ? <Breath {...breathing} /> : null}
       <Doing {...{ data, taught, block, up, doing }} />
       {failed === '' ? null : <Notice title={failed} />}
-      <Onward {...{ at, next, happen }} title={titles[next] ?? ''} />
       <Hands {...{ data, taught, now, moment, counted, onCounted }} breath={breathing?.breath ?? null} />
-      <Emergency lines={data.emergency} />
+      <ClassFoot {...{ at, next, paused, happen }} title={titles[next] ?? ''} lines={data.emergency} />
     </Stack>
   )
 }
 
-type Happen = Taught['happen']
-
-function goOn(happen: Happen, at: number, next: number): void {
-  if (next < 0) happen('ended', at)
-  else happen('block', next)
-}
-
 // The clock ticks four times a second: nothing below it is drawn again by a tick unless what it shows has changed, since on
 // a slow tablet a tap waits for whatever is being drawn.
-
-/** To the next block, and back. */
-const Onward = memo(function Onward({
-  at,
-  next,
-  title,
-  happen,
-}: {
-  at: number
-  next: number
-  title: string
-  happen: Happen
-}) {
-  return (
-    <Group>
-      <Button variant="filled" size="lg" mih={64} onClick={() => goOn(happen, at, next)}>
-        {next < 0 ? 'End the class' : `Next: ${title}`}
-      </Button>
-      {at > 0 ? (
-        <Button size="lg" mih={64} onClick={() => happen('block', at - 1)}>
-          Back a block
-        </Button>
-      ) : null}
-    </Group>
-  )
-})
 
 /** Who may go up in a free place, and who warms up first. */
 const Before = memo(function Before({
@@ -298,7 +264,6 @@ function Hands({
     <>
       <ClockHands
         {...{ loudness, setLoudness, late, counted, onCounted, at, happen }}
-        paused={isPaused(run)}
         gives={late === '' ? '' : said(catchUp(plan, at, lateS).gives).join('; ')}
       />
       {gives.length > 0 ? <Text c="dimmed">Shortened: {said(gives).join('; ')}.</Text> : null}

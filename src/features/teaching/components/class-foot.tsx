@@ -1,0 +1,60 @@
+'use client'
+
+import { Button } from '@mantine/core'
+import { memo } from 'react'
+import type { TeachData } from '../queries'
+import { Emergency } from './emergency'
+import classes from './class-foot.module.css'
+
+type Props = {
+  at: number
+  /** Index of the block that comes; negative in the last. */
+  next: number
+  title: string
+  paused: boolean
+  lines: TeachData['emergency']
+  happen: (event: 'block' | 'ended' | 'paused' | 'resumed' | 'more', blockIndex: number) => void
+}
+
+/**
+ * What a hand finds without looking, however long the list of people is: it never moves, and nothing lies over it. Not drawn
+ * again by the ticking clock, since on a slow tablet a tap waits for whatever is being drawn.
+ */
+export const ClassFoot = memo(function ClassFoot({ at, next, title, paused, lines, happen }: Props) {
+  return (
+    <div className={classes.foot} role="group" aria-label="The class">
+      <Emergency lines={lines}>
+        <Button
+          size="md"
+          mih={48}
+          variant={paused ? 'filled' : 'default'}
+          onClick={() => happen(paused ? 'resumed' : 'paused', at)}
+        >
+          {paused ? 'Go on' : 'Pause'}
+        </Button>
+        <Button size="md" mih={48} disabled={paused} onClick={() => happen('more', at)}>
+          A minute more
+        </Button>
+        <Button
+          className={classes.next}
+          variant="filled"
+          size="md"
+          mih={48}
+          onClick={() => goOn(happen, at, next)}
+        >
+          {next < 0 ? 'End the class' : `Next: ${title}`}
+        </Button>
+      </Emergency>
+    </div>
+  )
+})
+
+/** To the block that comes, or over. */
+export function goOn(
+  happen: (event: 'block' | 'ended', blockIndex: number) => void,
+  at: number,
+  next: number,
+): void {
+  if (next < 0) happen('ended', at)
+  else happen('block', next)
+}
