@@ -20,7 +20,8 @@ function shown(answers: (() => Answer<true> | Promise<Answer<true>>)[]) {
     return Promise.resolve((answers.shift() ?? (() => done(true as const)))())
   }
   function Form() {
-    const { values, change, field, tick, busy, problemOf, keep, said } = useForm(EMPTY, action)
+    const { values, change, renew, field, tick, busy, problemOf, keep, send, said } = useForm(EMPTY, action)
+    const next = (): void => void send(values).then((stored) => stored && renew(values, EMPTY))
     return (
       <FormShell title="A group" problem={problemOf('')} onSubmit={() => keep(values)}>
         <TextInput label="Name" {...field('name')} />
@@ -30,6 +31,9 @@ function shown(answers: (() => Answer<true> | Promise<Answer<true>>)[]) {
         <FormEnd label="Save" {...{ busy, said }}>
           <button type="button" onClick={() => change({ name: 'Herons', minutes: 75 })}>
             Usual
+          </button>
+          <button type="button" onClick={next}>
+            And the next
           </button>
         </FormEnd>
       </FormShell>
@@ -96,4 +100,18 @@ it('a second press while one is under way sends nothing twice, and the form has 
   answer(done(true))
   await waitFor(() => expect(screen.getByRole('status').textContent).toBe('Saved.'))
   expect(sent).toHaveLength(1)
+})
+
+it('is emptied of what was sent, and keeps what was put in while it was being stored', async () => {
+  let store = (): void => undefined
+  shown([() => new Promise((stored) => (store = () => stored(done(true as const))))])
+  fireEvent.change(nameField(), { target: { value: 'Plovers' } })
+  fireEvent.change(screen.getByLabelText('Minutes'), { target: { value: '45' } })
+  fireEvent.click(screen.getByRole('button', { name: 'And the next' }))
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Willing' }))
+  fireEvent.change(screen.getByLabelText('Minutes'), { target: { value: '30' } })
+  store()
+  await waitFor(() => expect(nameField().value).toBe(''))
+  expect(screen.getByLabelText<HTMLInputElement>('Minutes').value).toBe('30')
+  expect(screen.getByRole<HTMLInputElement>('checkbox', { name: 'Willing' }).checked).toBe(false)
 })

@@ -14,6 +14,8 @@ export type Fields<V> = {
   readonly values: V
   /** Changes part of what is typed. */
   readonly change: (part: Partial<V>) => void
+  /** Empties what was sent, once it is stored; what was put in meanwhile is already the next one's and stays. */
+  readonly renew: (sent: V, fresh: Partial<V>) => void
   /** Binds a control to what is typed. */
   readonly field: (name: keyof V & string) => Bound
   /** The same for what is ticked or not. */
@@ -35,6 +37,11 @@ export function useBound<V extends Record<string, unknown>>(
 ): Fields<V> {
   const [values, setValues] = useState(initial)
   const change = (part: Partial<V>): void => setValues((all) => ({ ...all, ...part }))
+  const renew = (sent: V, fresh: Partial<V>): void =>
+    setValues((all) => {
+      const isAsSent = ([name]: [string, unknown]): boolean => Object.is(all[name], sent[name])
+      return { ...all, ...(Object.fromEntries(Object.entries(fresh).filter(isAsSent)) as Partial<V>) }
+    })
   const control = (name: keyof V & string): Control => ({
     error: problemOf(name),
     onChange: (to) => change({ [name]: handedOver(to) } as Partial<V>),
@@ -42,6 +49,7 @@ export function useBound<V extends Record<string, unknown>>(
   return {
     values,
     change,
+    renew,
     field: (name) => ({ ...control(name), value: values[name] }),
     tick: (name) => ({ ...control(name), checked: values[name] === true }),
   }

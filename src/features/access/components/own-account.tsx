@@ -28,11 +28,11 @@ const EMPTY = { old: '', fresh: '', again: '' }
 
 /** Another password; every other sign-in of this account ends with it. */
 export function PasswordCard() {
-  const { values, change, field, busy, problemOf, send } = useForm(EMPTY, changePassword)
+  const { values, renew, field, busy, problemOf, send } = useForm(EMPTY, changePassword)
   const [done, setDone] = useState(false)
   const save = async (): Promise<void> => {
     if ((await send(values)) === null) return
-    change(EMPTY)
+    renew(values, EMPTY)
     setDone(true)
   }
   return (

@@ -45,14 +45,14 @@ function OneToken({ line: { id, name, reads, when, open } }: { line: TokenLine }
 
 function NewToken() {
   const empty = { name: '', scopes: [] as string[], days: USUAL_DAYS as number | string }
-  const { values, change, field, busy, problemOf, send } = useForm(empty, makeToken)
+  const { values, renew, field, busy, problemOf, send } = useForm(empty, makeToken)
   const [token, setToken] = useState('')
   const make = async (): Promise<void> => {
     const scopes = API_SCOPES.filter((s) => values.scopes.includes(s))
     const made = await send({ id: newId(), name: values.name, scopes, days: Number(values.days) })
     if (!made) return
     setToken(made.token)
-    change({ name: '', scopes: [] })
+    renew(values, { name: '', scopes: [] })
   }
   return (
     <FormShell title="A new token" problem={problemOf('')} onSubmit={make}>

@@ -36,7 +36,7 @@ export function DolphinHoldForm({ studentId, breathS, faults, corrects, onSaved 
   const watch = useStopwatch()
   const { busy, problemOf, save, saved } = useEntry()
   const first = corrects ? asItWas(corrects) : EMPTY
-  const { values, change, field, tick } = useBound(first, problemOf)
+  const { values, change, renew, field, tick } = useBound(first, problemOf)
 
   const toggle = (): void => {
     if (!watch.running) {
@@ -72,7 +72,7 @@ export function DolphinHoldForm({ studentId, breathS, faults, corrects, onSaved 
       ],
     })
     if (!stored) return
-    change(EMPTY)
+    renew(values, EMPTY)
     watch.reset()
     onSaved()
   }

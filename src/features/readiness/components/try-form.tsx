@@ -52,7 +52,7 @@ export function TryForm({
   const [inTurns, setInTurns] = useState(false)
   const [saved, setSaved] = useState(0)
   const [unsaid, setUnsaid] = useState(false)
-  const { values: typed, change, field, tick, busy, problemOf, send } = useForm(EMPTY, logTry)
+  const { values: typed, change, renew, field, tick, busy, problemOf, send } = useForm(EMPTY, logTry)
   // These show no sentence of their own.
   const control = (name: 'outcome' | 'level') => ({ ...field(name), error: undefined })
   const stage = stages.find((s) => s.id === stageId)
@@ -81,7 +81,7 @@ export function TryForm({
     stamp.current = null
     setSaved((n) => n + 1)
     // The next one is another try: nothing of this one is taken over.
-    change(EMPTY)
+    renew(typed, EMPTY)
     const other = fuller ?? barer
     if (inTurns && other) setSetupId(other.id)
   }

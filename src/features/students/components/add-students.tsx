@@ -50,7 +50,8 @@ export function PasteNames() {
     setSaid(
       `${added.added} added${added.known > 0 ? `, ${added.known} already here` : ''}. ${added.aside}`.trim(),
     )
-    setText('')
+    // What was pasted meanwhile is the next list.
+    setText((now) => (now === text ? '' : now))
     setIds([])
   }
   return (
@@ -84,13 +85,13 @@ export function PasteNames() {
 function AddOne() {
   const [id, setId] = useState(newId)
   const [said, setSaid] = useState('')
-  const { values, change, field, busy, problemOf, send } = useForm({ name: '', stature: '' }, addOne)
+  const { values, renew, field, busy, problemOf, send } = useForm({ name: '', stature: '' }, addOne)
 
   const submit = async (): Promise<void> => {
     if (!(await send({ ...values, id }))) return
     setSaid(`${values.name.trim()} added.`)
     setId(newId())
-    change({ name: '', stature: '' })
+    renew(values, { name: '', stature: '' })
   }
   return (
     <FormShell maxWidth={420} problem={problemOf('')} onSubmit={submit}>
