@@ -1,6 +1,6 @@
 import { parseName, parseQuantity } from './entry'
 import { readNames } from './formats/names'
-import { describeRead } from './words/entry'
+import { describeRead, describeRemark } from './words/entry'
 
 describe('names', () => {
   it.each(['Ines Calder', 'Zoë Ångström', '李娜', "Odile O'Hara-Voss"])('takes %s', (name) => {
@@ -52,7 +52,10 @@ describe('pasted names', () => {
     ['Bea, Advanced, does crow', ['Advanced', 'does crow']],
     ['Jean-Luc Duré\t182\tfree handstand', ['free handstand']],
     ['Petra;petra@example.org;+49 151 23', []],
-    ['name,level,phone,street,notes\nAda,beginner,0151,Long Row,neck hurts', ['beginner', 'neck hurts']],
+    [
+      'name,level,phone,street,health,notes\nAda,beginner,0151,Long Row,a heart condition,neck hurts',
+      ['beginner', 'neck hurts'],
+    ],
   ])('keeps the words beside a name, and nothing that is no business of a class: %j', (text, beside) => {
     expect(readNames(text).lines).toEqual([expect.objectContaining({ ok: true, beside })])
   })
@@ -65,6 +68,12 @@ describe('pasted names', () => {
       'Cem: “neck hurts” is kept as a word of theirs, to ask about.',
       '1 other entry beside the names left aside.',
     ])
+  })
+  it('shows where a remark was longer than a note may be', () => {
+    expect(describeRemark('neck')).toBe('From the list, to ask about: neck')
+    const long = describeRemark('neck '.repeat(80))
+    expect(long.length).toBeLessThanOrEqual(280)
+    expect(long.endsWith('…')).toBe(true)
   })
   it('says which line is wrong', () => {
     expect(readNames('Ines\n🤸').lines[1]).toMatchObject({ line: 2, ok: false })

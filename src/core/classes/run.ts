@@ -35,15 +35,13 @@ export const runSchema = z.strictObject({
 export type Run = z.output<typeof runSchema>
 
 const NOT_BEGUN: Run = {
-  ...{
-    version: 1,
-    state: 'not-started',
-    blockIndex: 0,
-    blockStartedMs: 0,
-    blockHlc: '',
-    startedMs: 0,
-    holds: [],
-  },
+  version: 1,
+  state: 'not-started',
+  blockIndex: 0,
+  blockStartedMs: 0,
+  blockHlc: '',
+  startedMs: 0,
+  holds: [],
 }
 
 /** Events in clock order, each counted once. */

@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
 import { parseName, type NameRefusal } from '../entry'
+import { levelIn } from '../readiness/by-level'
 
 export type NameLine = { readonly line: number; readonly typed: string } & (
   | {
@@ -24,8 +25,11 @@ export type ReadNames = {
 const WHOLE = ['name', 'names', 'student', 'full name']
 const FIRST = ['first name', 'first', 'forename', 'given name']
 const LAST = ['last name', 'last', 'surname', 'family name']
-/** Columns that are read beside a name; a list of members holds much that is no business of a class. */
-const SAYS = /^(level|experience|notes?|remarks?|comments?|injur(y|ies)|health|limits?)$/
+/**
+ * Columns that are read beside a name; a list of members holds much that is no business of a class, and what is headed as
+ * health is asked at the door and kept sealed, never copied into a note.
+ */
+const SAYS = /^(level|experience|notes?|remarks?|comments?)$/
 const EMAIL = /[<(]?\S+@\S+\.\S+[>)]?/
 const NUMBERED = /^\s*\d+\s*[.):]\s*/
 /** Words and marks of a name, such as `O'Shea`, `Jean-Luc`, `K.`; no digits. */
@@ -119,20 +123,16 @@ function givenFirst(name: string): string {
 
 /** A second cell that is the rest of the name, not a level. */
 function isGivenName(cell: string): boolean {
-  return NAMELIKE.test(cell) && /^\p{Lu}/u.test(cell) && !LEVELS.has(cell.toLowerCase())
+  return (
+    NAMELIKE.test(cell) &&
+    /^\p{Lu}/u.test(cell) &&
+    levelIn([cell]) === null &&
+    !NO_NAMES.has(cell.toLowerCase())
+  )
 }
 
-const LEVELS: ReadonlySet<string> = new Set([
-  'beginner',
-  'beginners',
-  'new',
-  'intermediate',
-  'improver',
-  'advanced',
-  'experienced',
-  'teacher',
-  'all levels',
-])
+/** Words that say no level of our own and are no given name either. */
+const NO_NAMES: ReadonlySet<string> = new Set(['teacher', 'all levels'])
 
 /** Without a heading: a name, or a last name and a first, and whatever else stands beside it. */
 function withoutHeading(row: readonly string[]): Picked {

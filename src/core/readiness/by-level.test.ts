@@ -15,6 +15,7 @@ describe('one line about somebody', () => {
     [['not advanced'], null, 'not advanced'],
     [['beginner', 'advanced'], null, 'beginner, advanced'],
     [['all levels'], null, 'all levels'],
+    [['constructor'], null, 'constructor'],
     [[], null, ''],
   ])('%j is the level %j and the remark %j', (words, level, remark) => {
     expect([levelIn(words), remarkIn(words)]).toEqual([level, remark])

@@ -27,11 +27,14 @@ export function startingRungs({ byEye, stages }: Pick<Library, 'byEye' | 'stages
   })
 }
 
-const SAID: Readonly<Record<string, Level>> = {
-  ...{ new: 'new', beginner: 'new', beginners: 'new', 'first time': 'new', 'never before': 'new' },
-  ...{ some: 'some', 'some experience': 'some', intermediate: 'some', improver: 'some', improvers: 'some' },
-  ...{ practised: 'practised', practiced: 'practised', advanced: 'practised', experienced: 'practised' },
-}
+/** Words that say a level; a map, since a list may hold any word. */
+const SAID: ReadonlyMap<string, Level> = new Map(
+  Object.entries<Level>({
+    ...{ new: 'new', beginner: 'new', beginners: 'new', 'first time': 'new', 'never before': 'new' },
+    ...{ some: 'some', 'some experience': 'some', intermediate: 'some', improver: 'some', improvers: 'some' },
+    ...{ practised: 'practised', practiced: 'practised', advanced: 'practised', experienced: 'practised' },
+  }),
+)
 
 /**
  * The level among the words that stand beside a name. Only what stands alone between commas is one: `some neck pain` and
@@ -39,7 +42,7 @@ const SAID: Readonly<Record<string, Level>> = {
  * @returns null where none is said, or two that contradict each other
  */
 export function levelIn(words: readonly string[]): Level | null {
-  const said = new Set(words.flatMap(parts).flatMap((part) => SAID[part] ?? []))
+  const said = new Set(words.flatMap(parts).flatMap((part) => SAID.get(part) ?? []))
   const [level] = said
   return said.size === 1 && level !== undefined ? level : null
 }
@@ -48,7 +51,7 @@ export function levelIn(words: readonly string[]): Level | null {
 export function remarkIn(words: readonly string[]): string {
   const isLevel = levelIn(words) !== null
   return words
-    .flatMap((word) => (isLevel && parts(word).every((part) => part in SAID) ? [] : [word]))
+    .flatMap((word) => (isLevel && parts(word).every((part) => SAID.has(part)) ? [] : [word]))
     .join(', ')
 }
 

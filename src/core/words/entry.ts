@@ -94,13 +94,21 @@ function describeBeside({
   const [level, remark] = [levelIn(beside), remarkIn(beside)]
   return `${name}: ${[
     ...(level === null ? [] : [LEVEL_READ[level]]),
-    ...(remark === '' ? [] : [`“${remark.slice(0, 60)}” is kept as a word of theirs, to ask about`]),
+    ...(remark === '' ? [] : [`“${cut(remark, 60)}” is kept as a word of theirs, to ask about`]),
   ].join('; ')}.`
 }
 
 /** A remark from a list, as it stands with the person: nothing of it is taken for a limit before somebody has asked. */
 export function describeRemark(remark: string): string {
-  return `From the list, to ask about: ${remark.slice(0, 240)}`
+  return `From the list, to ask about: ${cut(remark, REMARK_KEPT)}`
+}
+
+/** Signs of a remark that are kept: a note may have 280 with what stands before it. */
+const REMARK_KEPT = 240
+
+/** The beginning of long words, with a sign that there was more. */
+function cut(words: string, most: number): string {
+  return words.length <= most ? words : `${words.slice(0, most - 1)}…`
 }
 
 /**

@@ -12,6 +12,8 @@ export const SEEN_WORD: Readonly<Record<Seen, string>> = {
   'own-choice': 'stopped by choice',
 }
 
+type Tried = Tapped & { readonly stageId: string }
+
 /**
  * What was tapped for somebody so far: `3 tries: clean, clean, fell out of it`; what was tapped on another step of their
  * way is told apart.
@@ -32,7 +34,6 @@ export function describeTaps(taps: readonly Tried[], stageId: string): string {
     .filter((part) => part !== '')
     .join('; ')
 }
-type Tried = Tapped & { readonly stageId: string }
 
 /** What to do at once after a tap; empty where nothing is called for. The way out comes first. */
 export function describeAfter(tap: Tapped, exit: string): string {

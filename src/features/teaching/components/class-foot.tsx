@@ -1,9 +1,10 @@
 'use client'
 
 import { Button } from '@mantine/core'
+import { useDisclosure } from '@mantine/hooks'
 import { memo } from 'react'
 import type { TeachData } from '../queries'
-import { Emergency } from './emergency'
+import { EmergencyCard } from './emergency'
 import classes from './class-foot.module.css'
 
 type Props = {
@@ -18,12 +19,15 @@ type Props = {
 
 /**
  * What a hand finds without looking, however long the list of people is: it never moves, and nothing lies over it. Not drawn
- * again by the ticking clock, since on a slow tablet a tap waits for whatever is being drawn.
+ * again by the ticking clock, since on a slow tablet a tap waits for whatever is being drawn. The emergency card opens above
+ * its button.
  */
 export const ClassFoot = memo(function ClassFoot({ at, next, title, paused, lines, happen }: Props) {
+  const [isCardOpen, { toggle }] = useDisclosure()
   return (
     <div className={classes.foot} role="group" aria-label="The class">
-      <Emergency lines={lines}>
+      {isCardOpen ? <EmergencyCard lines={lines} /> : null}
+      <div className={classes.row}>
         <Button
           size="md"
           mih={48}
@@ -44,7 +48,18 @@ export const ClassFoot = memo(function ClassFoot({ at, next, title, paused, line
         >
           {next < 0 ? 'End the class' : `Next: ${title}`}
         </Button>
-      </Emergency>
+        <Button
+          size="md"
+          mih={48}
+          color="clay"
+          variant="outline"
+          c="var(--warn-ink)"
+          aria-expanded={isCardOpen}
+          onClick={toggle}
+        >
+          {isCardOpen ? 'Close the card' : 'Emergency card'}
+        </Button>
+      </div>
     </div>
   )
 })
