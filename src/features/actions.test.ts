@@ -25,7 +25,6 @@ const load = async () => ({
   todayQueries: await import('./today/queries'),
   studio: await import('./studio/actions'),
   evidence: await import('@/db/evidence'),
-  notes: await import('@/db/notes'),
 })
 let app: Awaited<ReturnType<typeof load>>
 beforeAll(async () => {
@@ -97,15 +96,15 @@ describe('from nothing', () => {
     const told = value(await app.students.addPastedNames(sent))
     expect(told).toMatchObject({ added: 2, known: 1 })
     expect(told.aside).toBe(
-      '1 person is placed by eye, for 28 days unless it is shown. 1 remark stands with the person: ask about it. Of 1 person who was here already nothing is taken in: tell it on their page.',
+      '1 person is placed by eye, for 28 days unless it is shown. 1 remark stands on the person’s page and on Teach: ask about it. Of 1 person who was here already nothing is taken in: tell it on their page.',
     )
     const { id } = byName('Bea Holm')
     const placed = () => app.evidence.evidenceOf(here().scope, id).placements.map((p) => p.stageId)
     expect(placed()).toContain('FS-03c')
     const before = placed().length
-    expect(app.notes.lastNotes(here().scope, [id]).get(id)?.text).toBe(
-      'From the list, to ask about: neck hurts',
-    )
+    const shut = app.context.contextFor({ hidden: true, notesOpen: false })
+    const said = [here(), shut].map((ctx) => app.studentQueries.lastWord(ctx, id))
+    expect(said).toEqual(['From the list, to ask about: neck hurts', ''])
     value(await app.students.addPastedNames(sent))
     expect(placed()).toHaveLength(before)
     for (const name of ['Bea Holm', 'Ida Rook'])

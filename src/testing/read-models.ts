@@ -117,6 +117,7 @@ export function readsOf(
     studentLists: (ctx) => app().students.studentLists(ctx),
     studentsShown: (ctx) => app().students.studentsShown(ctx, 1),
     studentProfile: (ctx) => everybody((id) => app().students.studentProfile(ctx, id)),
+    lastWord: (ctx) => everybody((id) => app().students.lastWord(ctx, id)),
     profileValues: (ctx) =>
       app()
         .students.studentLists(ctx)

@@ -123,7 +123,11 @@ export function describeTakenIn(placed: number, remarks: number, left: number): 
       ? [`${count(placed, 'person is', 'people are')} placed by eye, for 28 days unless it is shown.`]
       : []),
     ...(remarks > 0
-      ? [`${count(remarks, 'remark stands', 'remarks stand')} with the person: ask about it.`]
+      ? [
+          remarks === 1
+            ? '1 remark stands on the person’s page and on Teach: ask about it.'
+            : `${remarks} remarks stand on people’s pages and on Teach: ask about them.`,
+        ]
       : []),
     ...(left > 0
       ? [

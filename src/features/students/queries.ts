@@ -8,6 +8,7 @@ import type { Worth } from '@/core/setups/measure-sheet'
 import { FAMILY_NAMES } from '@/core/words/family'
 import { segmentName } from '@/core/words/length'
 import { lastFactDays } from '@/db/evidence'
+import { lastNotes } from '@/db/notes'
 import { findStudent, listStudents, type StudentRecord } from '@/db/students'
 import { incidentsOf } from '@/db/incidents'
 import type { Context } from '../context'
@@ -78,6 +79,11 @@ export function studentsShown(ctx: Context, at: number): StudentsShown {
 /** One person's profile, or null. */
 export function studentProfile({ scope }: Context, id: string): StudentRecord | null {
   return findStudent(scope, id)
+}
+
+/** The newest words kept of somebody, such as a remark from a list; empty where there are none, and on a private screen. */
+export function lastWord({ scope, privacy }: Context, id: string): string {
+  return privacy.hidden ? '' : (lastNotes(scope, [id]).get(id)?.text ?? '')
 }
 
 /** A profile as the form shows it: lengths in the studio's units. */

@@ -1,10 +1,16 @@
-import { Divider, Stack } from '@mantine/core'
+import { Divider, Stack, Text } from '@mantine/core'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { ArchiveButton, ProfileForm } from '@/features/students/components/profile-form'
 import { EraseButton } from '@/features/students/components/erase-button'
 import { OwnFileButton } from '@/features/studio-file/components/own-file-button'
-import { incidentCount, measuring, profileValues, studentProfile } from '@/features/students/queries'
+import {
+  incidentCount,
+  lastWord,
+  measuring,
+  profileValues,
+  studentProfile,
+} from '@/features/students/queries'
 import { LinkButton } from '@/ui/link-button'
 import { PageHead } from '@/ui/page-head'
 import { page } from '@/features/page'
@@ -15,6 +21,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
   const { id } = await params
   const student = studentProfile(ctx, id)
   if (!student) notFound()
+  const word = lastWord(ctx, id)
   return (
     <Stack>
       <PageHead
@@ -28,6 +35,7 @@ export default page<{ params: Promise<{ id: string }> }>(async (ctx, { params })
         <LinkButton href={`/studio/approaches?scope=student&id=${id}`}>Ways of working</LinkButton>
         <LinkButton href={`/students/${id}/health`}>Limits</LinkButton>
       </PageHead>
+      {word === '' ? null : <Text>Last word: {word}.</Text>}
       <ProfileForm
         key={`${id} ${ctx.studio.units}`}
         initial={profileValues(ctx, student)}
